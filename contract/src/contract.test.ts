@@ -1,0 +1,264 @@
+import Ajv2020 from 'ajv/dist/2020';
+import addFormats from 'ajv-formats';
+import * as fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  forecastCommand,
+  LARGEST_PLAN_BYTES,
+  planJsonSchema,
+  readCooker,
+  readPlan,
+  readSettings,
+  type Fault,
+} from './index';
+
+const LEAST = {
+  format: 'hervir/braise',
+  version: 1,
+  target: 'fork',
+  meat: { cut: 'goat-neck', form: 'slices', grams: 1600 },
+};
+
+/** The whole plan of the format's description. */
+const WHOLE = {
+  ...LEAST,
+  name: 'Goat neck with quince',
+  servings: 4,
+  confidence: 0.8,
+  meat: {
+    ...LEAST.meat,
+    trimGrams: 150,
+    boneIn: true,
+    pieces: 8,
+    thicknessCm: 3.8,
+    startsFrom: 'fridge',
+    salted: 'just-before',
+    marinade: { ml: 150, hours: 12, pouredIn: true },
+    rub: { grams: 40, sugar: true },
+  },
+  cooker: {
+    name: 'The blue one',
+    kind: 'electric',
+    litres: 5.7,
+    baseDiameterCm: 21.5,
+    gaugeKPa: 72,
+    watts: 1000,
+    timerStarts: 'pressure',
+    minimumLiquidMl: 250,
+    burnCutoutC: 150,
+    keepWarmOff: true,
+  },
+  kitchen: { altitudeM: 1480, roomC: 19 },
+  sear: { school: 'hard', where: 'pot', order: 'meat-first' },
+  deglaze: { liquid: 'cider', ml: 150, scraped: true },
+  liquids: [{ liquid: 'stock', ml: 400, temperatureC: 20 }],
+  additions: [{ ingredient: 'quince-paste', grams: 80, when: 'on-top' }],
+  aromatics: [{ ingredient: 'onion', grams: 200 }],
+  vegetables: [{ vegetable: 'turnip', grams: 450, sizeCm: 3, texture: 'tender', place: 'auto' }],
+  grains: [{ grain: 'freekeh', grams: 120, place: 'auto' }],
+  rack: false,
+  meatInSecondRun: 'out',
+  pressureMinutes: null,
+  release: { method: 'natural-then-quick', naturalMinutes: 15 },
+  finish: {
+    strain: false,
+    skim: true,
+    blend: false,
+    ladleOutMl: 0,
+    reduce: 'auto',
+    thickener: 'potato-starch',
+    body: 'coating',
+    sauceMl: null,
+    restMinutes: 10,
+  },
+  sides: [{ name: 'Polenta', tasks: [{ label: 'Boil water', minutes: 8, handsOn: false, resource: 'side-burner' }] }],
+  serveAt: '2027-01-17T19:00:00+01:00',
+};
+
+function faultsOf(input: unknown): readonly Fault[] {
+  const read = readPlan(input);
+  if (read.ok) throw new Error('was read');
+  return read.faults;
+}
+
+/** A plan with one value set, by its path. */
+function withValue(path: string, value: unknown): unknown {
+  const copy = structuredClone(WHOLE) as Record<string, unknown>;
+  const keys = path.split('.');
+  let at = copy;
+  for (const key of keys.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  at[keys.at(-1) ?? ''] = value;
+  return copy;
+}
+
+describe('a plan', () => {
+  test('needs only format, version, target, cut, form and weight; every default is filled in', () => {
+    const read = readPlan(LEAST);
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        servings: 4,
+        confidence: 0.8,
+        kitchen: { altitudeM: 0 },
+        meat: { boneIn: true, startsFrom: 'fridge' },
+        liquids: [{ liquid: 'stock', ml: 400 }],
+        serveAt: null,
+      },
+    });
+  });
+
+  test('read whole and written out again is read as the same', () => {
+    const once = readPlan(WHOLE);
+    if (!once.ok) throw new Error(JSON.stringify(once.faults));
+    expect(readPlan(JSON.parse(JSON.stringify(once.value)))).toEqual(once);
+  });
+
+  test('a stovetop pot without figures gets those of a stovetop pot', () => {
+    expect(readCooker({ kind: 'stovetop' })).toMatchObject({
+      ok: true,
+      value: { gaugeKPa: 100, timerStarts: 'pin', burnCutoutC: 155 },
+    });
+  });
+
+  test.each([
+    ['meat.grams', 0, '50 to 15000 g'],
+    ['meat.grams', -5, '50 to 15000 g'],
+    ['meat.grams', 1e9, '50 to 15000 g'],
+    ['meat.grams', Number.NaN, 'a finite number'],
+    ['meat.grams', Number.POSITIVE_INFINITY, 'a finite number'],
+    ['meat.grams', '1600', 'a finite number'],
+    ['meat.cut', 'goat-nek', 'beef-chuck, beef-short-rib'],
+    ['meat.form', 'rack', 'slices, chunks, bite-size'],
+    ['meat.thicknessCm', 24, '0.5 to 5.5 cm'],
+    ['meat.trimGrams', 1600, '0 to 1580 g'],
+    ['meat.pieces', 2.5, 'a whole number, 1 to 200 pieces'],
+    ['kitchen.altitudeM', 9000, '-430 to 5500 m'],
+    ['version', 2, '1'],
+    ['version', 'one', '1'],
+    ['serveAt', 'seven', 'ISO 8601 with an offset'],
+    ['finish.reduce', -1, '0 to 120 min'],
+    ['cooker.watts', 200, 'more watts, less in the pot, or a smaller pot'],
+    ['name', 'x'.repeat(200), '0 to 120 characters'],
+    ['name', 'bell \u0007', 'text without control characters'],
+  ])('%s of %p is refused at its path with what is allowed', (path, value, allowed) => {
+    const faults = faultsOf(
+      path === 'cooker.watts' ? { ...WHOLE, cooker: { kind: 'stovetop', watts: value } } : withValue(path, value),
+    );
+    expect(faults).toHaveLength(1);
+    expect(faults[0]?.path).toBe(path);
+    expect(faults[0]?.allowed).toContain(allowed);
+  });
+
+  test('a key the format does not have is named, not dropped', () => {
+    expect(faultsOf({ ...LEAST, sevrings: 4 })[0]?.problem).toContain('"sevrings"');
+  });
+
+  test('paths reach into lists', () => {
+    expect(
+      faultsOf(
+        withValue('liquids', [
+          { liquid: 'stock', ml: 300 },
+          { liquid: 'stock', ml: -1 },
+        ]),
+      )[0]?.path,
+    ).toBe('liquids[1].ml');
+  });
+
+  test('anything at all gives a plan or faults, and never throws', () => {
+    fc.assert(
+      fc.property(fc.anything(), (input) => {
+        const read = readPlan(input);
+        if (!read.ok) expect(read.faults.length).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  test('anything at any one place of a plan gives a plan or faults, and never throws', () => {
+    const paths = [
+      'meat',
+      'meat.grams',
+      'meat.pieces',
+      'cooker',
+      'cooker.litres',
+      'kitchen.airKPa',
+      'sear',
+      'liquids',
+      'grains',
+      'sides',
+      'finish.reduce',
+      'serveAt',
+      'pressureMinutes',
+    ];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...paths),
+        fc.oneof(fc.anything(), fc.double(), fc.integer(), fc.constant('2027-13-40T99:00:00Z')),
+        (path, value) => {
+          const read = readPlan(withValue(path, value));
+          if (!read.ok) for (const fault of read.faults) expect(fault.allowed.length).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+});
+
+describe('settings', () => {
+  test('may be empty, and say their faults', () => {
+    expect(readSettings({})).toMatchObject({ ok: true, value: { units: 'metric', confidence: 0.8 } });
+    expect(readSettings({ units: 'furlongs' })).toMatchObject({
+      ok: false,
+      faults: [{ path: 'units', allowed: 'metric, us' }],
+    });
+  });
+});
+
+describe('the headless command', () => {
+  test('prints the forecast and exits 0', () => {
+    const { stdout, stderr, exitCode } = forecastCommand(JSON.stringify(WHOLE));
+    expect({ stderr, exitCode }).toEqual({ stderr: '', exitCode: 0 });
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'hervir/forecast',
+      version: 1,
+      piece: { count: 8 },
+      clock: { eatAt: WHOLE.serveAt },
+    });
+  });
+
+  test('one line a fault, and exits 2', () => {
+    const { stdout, stderr, exitCode } = forecastCommand(
+      JSON.stringify({ ...LEAST, target: 'soup', meat: { ...LEAST.meat, grams: 0 } }),
+    );
+    expect({ stdout, exitCode }).toEqual({ stdout: '', exitCode: 2 });
+    expect(stderr.trimEnd().split('\n')).toEqual([
+      'target: "soup" is not known; allowed: slices, fork, pulls',
+      'meat.grams: 0 is too small; allowed: 50 to 15000 g',
+    ]);
+  });
+
+  test('text that is no JSON, and 50 MB of anything, are refused at once', () => {
+    expect(forecastCommand('{').stderr).toContain('is not JSON');
+    expect(forecastCommand(' '.repeat(LARGEST_PLAN_BYTES + 1)).stderr).toContain(
+      'too large for a plan; allowed: up to 1 MB',
+    );
+  });
+});
+
+describe('the published JSON Schema', () => {
+  const published: unknown = JSON.parse(readFileSync(join(__dirname, '../../docs/schema/braise-v1.json'), 'utf8'));
+
+  test('is the one the reader is made of (npm run schema writes it anew)', () => {
+    expect(published).toEqual(planJsonSchema());
+  });
+
+  test('takes what the reader takes, checked by another validator', () => {
+    const ajv = new Ajv2020({ strict: false });
+    addFormats(ajv);
+    const check = ajv.compile(published as object);
+    expect(check(LEAST)).toBe(true);
+    expect(check(WHOLE)).toBe(true);
+    expect(check({ ...LEAST, meat: { ...LEAST.meat, grams: 0 } })).toBe(false);
+    expect(check({ ...LEAST, extra: 1 })).toBe(false);
+  });
+});

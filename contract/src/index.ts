@@ -1,0 +1,17 @@
+/** What others may use of the contract. Nobody reaches past this file. */
+export * from './fault';
+export {
+  completeCooker,
+  cookerSchema,
+  kitchenSchema,
+  parsePlan,
+  planSchema,
+  readPlan,
+  text,
+  wallClock,
+  type PlanInput,
+} from './plan';
+export * from './kitchen';
+export * from './braise-record';
+export * from './headless';
+export * from './json-schema';

@@ -1,0 +1,45 @@
+import { LIMITS, type Cooker } from '@hervir/core';
+import { z } from 'zod';
+import { faultsOf, type Read } from './fault';
+import { completeCooker, cookerSchema, kitchenSchema, quantity } from './plan';
+
+export const UNIT_SYSTEMS = ['metric', 'us'] as const;
+
+/** What a cook sets once for the kitchen. */
+export const settingsSchema = z.strictObject({
+  units: z.enum(UNIT_SYSTEMS).default('metric'),
+  kitchen: kitchenSchema.prefault({}),
+  confidence: quantity(LIMITS.confidence).default(0.8),
+  /** Single-letter keys on the bench and at the pot. */
+  letterKeys: z.boolean().default(true),
+});
+export type Settings = z.output<typeof settingsSchema>;
+
+/**
+ * Reads settings, filling in what is missing.
+ *
+ * @example readSettings({}).ok // true
+ */
+export function readSettings(input: unknown): Read<Settings> {
+  const parsed = settingsSchema.safeParse(input);
+  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: faultsOf(parsed.error, input) };
+}
+
+/**
+ * Reads a cooker, filling in what its kind usually has.
+ *
+ * @example readCooker({ name: 'The blue one' }).ok // true
+ */
+export function readCooker(input: unknown): Read<Cooker> {
+  const parsed = cookerSchema.safeParse(input);
+  return parsed.success
+    ? { ok: true, value: completeCooker(parsed.data) }
+    : { ok: false, faults: faultsOf(parsed.error, input) };
+}
+
+/** A cooker of the kitchen, as stored. */
+export interface StoredCooker {
+  readonly id: string;
+  readonly cooker: Cooker;
+  readonly createdAt: string;
+}

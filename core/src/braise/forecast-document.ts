@@ -1,0 +1,77 @@
+import type { ScheduledTask } from '../clock/schedule';
+import type { Piece } from '../meat/piece';
+import type { Grade } from '../meat/tenderness';
+import type { Plan } from '../plan/plan';
+import type { Phase } from '../pot/pot-model';
+import type { SearPlan } from '../stations/sear';
+import type { Caution } from './cautions';
+import type { Chance } from './chance';
+import type { Method } from './other-methods';
+
+/** Why a figure is what it is, in numbers. */
+export interface Reason {
+  /** Which figure: a path of the forecast, or a name of the sentence. */
+  readonly figure: string;
+  readonly text: string;
+}
+
+/** One point of the pot's history, on the plan's own clock. */
+export interface CurvePoint {
+  /** From the start of the work. */
+  readonly minute: number;
+  readonly liquidC: number;
+  /** Middle of a piece, °C; null while the meat is not in the locked pot. */
+  readonly coreC: number | null;
+  readonly gaugeKPa: number;
+  readonly phase: Phase | 'rest';
+  /** Mean share of collagen melted so far, with a tenth and nine tenths of animals either side. */
+  readonly melted: number | null;
+  readonly meltedRange: readonly [number, number] | null;
+}
+
+/** What a plan leads to. Parts that are not reckoned yet are absent. */
+export interface Forecast {
+  readonly format: 'hervir/forecast';
+  readonly version: 1;
+  readonly plan: Plan;
+  readonly pressureMinutes: number;
+  /** True where the cook's own minutes stand. */
+  readonly ownMinutes: boolean;
+  /** What Hervir would propose at the wanted confidence; null where even the longest run is not enough. */
+  readonly proposedMinutes: number | null;
+  readonly pressureMinutesRange: readonly [number, number];
+  readonly tenderness: {
+    readonly mean: number;
+    readonly core: number;
+    readonly grade: Grade;
+    readonly chance: Chance;
+    readonly coreC: number;
+    readonly cookValueMean: number;
+    readonly cookValueCore: number;
+    /** From lid on until the middle passed 63 °C; null when it did not. */
+    readonly minutesToSafe: number | null;
+    readonly byMinute: readonly ({ readonly minutes: number; readonly mean: number } & Chance)[];
+  };
+  readonly piece: Omit<Piece, 'form' | 'measured'>;
+  readonly pot: {
+    readonly workingC: number;
+    readonly boilingC: number;
+    readonly minutesToPin: number;
+    readonly minutesToPressure: number;
+    readonly releaseMinutes: number;
+    readonly naturalReleaseMinutes: number;
+    readonly curve: readonly CurvePoint[];
+  };
+  readonly sear: Pick<SearPlan, 'batches' | 'perBatch' | 'minutes' | 'coverage' | 'steams'>;
+  /** The time by another method that brings the same mean cook value; null when a day is not enough. */
+  readonly otherMethods: readonly { readonly method: Method; readonly minutes: number | null }[];
+  readonly clock: {
+    readonly startAt: string | null;
+    readonly eatAt: string | null;
+    readonly totalMinutes: number;
+    readonly handsOnMinutes: number;
+    readonly tasks: readonly ScheduledTask[];
+  };
+  readonly cautions: readonly Caution[];
+  readonly reasons: readonly Reason[];
+}

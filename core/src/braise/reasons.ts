@@ -1,0 +1,120 @@
+import { cutById, cutTitle } from '../larder/cuts';
+import { TARGET_BAND } from '../meat/tenderness';
+import type { Target } from '../plan/plan';
+import { kitchenAirKPa } from '../pot/cooker';
+import { meltingMinutes } from './timing';
+import type { Forecast, Reason } from './forecast-document';
+
+/** How a target is said in a sentence. */
+export const TARGET_WORDS: Readonly<Record<Target, string>> = {
+  slices: 'it slices clean',
+  fork: 'a fork slides in',
+  pulls: 'it pulls apart',
+};
+
+/** Chances as a cook counts them: so many in ten. */
+export function inTen(chance: number): string {
+  const tenths = Math.round(chance * 10);
+  if (chance > 0.975) return 'nearly sure';
+  if (chance < 0.025) return 'hardly ever';
+  return `${Math.min(9, Math.max(1, tenths))} in 10`;
+}
+
+const n = (value: number): string => String(Math.round(value));
+const one = (value: number): string => value.toFixed(1);
+
+/**
+ * The reasons beside the figures. Every text is made of the numbers the reckoning used.
+ *
+ * @param f the forecast but for its reasons
+ * @param preheatMinutes for the base to be hot
+ */
+export function reasonsFor(f: Omit<Forecast, 'reasons'>, preheatMinutes: number): Reason[] {
+  const { plan, pot, tenderness, piece } = f;
+  const cut = cutById(plan.meat.cut);
+  const share = TARGET_BAND[plan.target][0];
+  const melting = meltingMinutes(share, cut.toughness, pot.workingC);
+  const timer = plan.cooker.timerStarts === 'pin' ? pot.minutesToPin : pot.minutesToPressure;
+  const start = f.pot.curve.find((point) => point.phase !== 'saute' && point.coreC !== null)?.coreC ?? 5;
+  const hot = f.pot.curve.find((point) => point.coreC !== null && point.coreC >= pot.workingC - 10);
+  const lidOn = f.clock.tasks.find((task) => task.id === 'heating')?.startMinute ?? 0;
+  const reasons: Reason[] = [];
+  const add = (figure: string, text: string): number => reasons.push({ figure, text });
+
+  if (hot) {
+    add(
+      'pressureMinutes',
+      `${n(hot.minute - lidOn)} min from lid on for the heat to reach the middle of ${one(piece.thicknessCm)} cm from ${n(start)} °C, of which ${n(timer)} pass before the timer starts.`,
+    );
+  } else {
+    add(
+      'pressureMinutes',
+      `The middle of ${one(piece.thicknessCm)} cm is at ${n(tenderness.coreC)} °C when the lid comes off; the pot is at ${n(pot.workingC)} °C. The outside is done well before the middle.`,
+    );
+  }
+  add(
+    'pressureMinutes',
+    `${n(melting)} min at ${n(pot.workingC)} °C melt ${n(share * 100)} % of the collagen of ${cutTitle(cut)} once it is hot; the release counts too.`,
+  );
+  if (plan.confidence > 0.5 && !f.ownMinutes) {
+    const middle = tenderness.byMinute.find((point) => point.mean >= share)?.minutes;
+    if (middle !== undefined && middle < f.pressureMinutes) {
+      add(
+        'pressureMinutes',
+        `${middle} min would do for the usual animal; ${f.pressureMinutes - middle} more make it ${inTen(tenderness.chance.at + tenderness.chance.past)}, because animals differ by a fifth and thickness is measured badly.`,
+      );
+    }
+  }
+  if (f.ownMinutes && f.proposedMinutes !== null) {
+    const gap = f.pressureMinutes - f.proposedMinutes;
+    add(
+      'pressureMinutes',
+      gap === 0
+        ? 'Your own minutes are what Hervir would propose.'
+        : `Your own minutes: ${Math.abs(gap)} ${gap > 0 ? 'more' : 'fewer'} than the ${f.proposedMinutes} Hervir proposes.`,
+    );
+  }
+  if (f.proposedMinutes === null) {
+    add(
+      'pressureMinutes',
+      `Even ${n(f.pressureMinutes)} min are not sure enough: cut it smaller, or accept a lower chance.`,
+    );
+  }
+  add(
+    'tenderness',
+    `Short of it ${inTen(tenderness.chance.short)}, at it ${inTen(tenderness.chance.at)}, past it ${inTen(tenderness.chance.past)}; ${n(tenderness.mean * 100)} % of the collagen melted on the whole, ${n(tenderness.core * 100)} % in the middle.`,
+  );
+  add(
+    'workingC',
+    `${n(plan.cooker.gaugeKPa)} kPa above the air outside (${one(kitchenAirKPa(plan.kitchen))} kPa${plan.kitchen.airKPa === undefined ? ` at ${n(plan.kitchen.altitudeM)} m` : ', measured'}) is ${one(pot.workingC)} °C; open it boils at ${one(pot.boilingC)} °C.`,
+  );
+  add(
+    'minutesToPressure',
+    `Pin up after ${n(pot.minutesToPin)} min and full pressure after ${n(pot.minutesToPressure)}, from lid on, with ${n(plan.cooker.watts)} W; the minutes count from the ${plan.cooker.timerStarts === 'pin' ? 'pin' : 'full pressure'}.`,
+  );
+  add(
+    'releaseMinutes',
+    plan.release.method === 'quick'
+      ? `The valve is opened at once: ${one(pot.releaseMinutes)} min. Left alone it would take ${n(pot.naturalReleaseMinutes)}.`
+      : pot.releaseMinutes >= pot.naturalReleaseMinutes - 0.05
+        ? `The pin falls by itself after ${n(pot.naturalReleaseMinutes)} min; the meat goes on cooking meanwhile.`
+        : `${n(plan.release.naturalMinutes)} min left alone, then the valve; by itself it would take ${n(pot.naturalReleaseMinutes)}. The meat goes on cooking meanwhile.`,
+  );
+  add(
+    'startAt',
+    `${n(f.clock.totalMinutes)} min in all: ${n(f.clock.handsOnMinutes)} with your hands, ${n(timer)} to come up, ${n(f.pressureMinutes)} under pressure, ${n(pot.releaseMinutes)} down, ${n(plan.finish.restMinutes)} to rest.`,
+  );
+  if (f.sear.batches > 0) {
+    add(
+      'sear',
+      `${f.sear.batches === 1 ? 'One batch' : `${f.sear.batches} batches`} of up to ${f.sear.perBatch}, covering ${n(f.sear.coverage * 100)} % of the base; ${n(f.sear.minutes)} min, and ${n(preheatMinutes)} before for the base to be hot.`,
+    );
+  }
+  if (tenderness.minutesToSafe !== null) {
+    add(
+      'coreC',
+      `The middle passes 63 °C ${n(tenderness.minutesToSafe)} min after the lid goes on, and ends at ${n(tenderness.coreC)} °C.`,
+    );
+  }
+  return reasons;
+}

@@ -1,0 +1,28 @@
+/** What others may use of the reckoning. Nobody reaches past this file. */
+export * from './units/range';
+export * from './units/quantity';
+export * from './units/time';
+export { CUTS, cutById, cutTitle, FORMS, SPECIES, type Cut, type Form, type Species } from './larder/cuts';
+export { LIQUIDS, liquidById, type Liquid } from './larder/liquids';
+export { VEGETABLES, vegetableById, type Vegetable } from './larder/vegetables';
+export { GRAINS, grainById, type Grain } from './larder/grains';
+export * from './plan/plan';
+export * from './plan/plan-error';
+export * from './plan/limits';
+export * from './plan/defaults';
+export { pieceOf, largestThicknessCm, type Piece } from './meat/piece';
+export { GRADES, GRADE_FROM, TARGET_BAND, gradeOf, type Grade } from './meat/tenderness';
+export { workingTemperatureC, kitchenAirKPa, heaterEfficiency } from './pot/cooker';
+export type { Phase } from './pot/pot-model';
+export type { ScheduledTask } from './clock/schedule';
+export { forecast } from './braise/forecast';
+export type { CurvePoint, Forecast, Reason } from './braise/forecast-document';
+export * from './braise/other-methods';
+export * from './braise/what-if';
+export * from './braise/still-tough';
+export * from './braise/times';
+export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
+export { waterTest, type WaterTest } from './pot/water-test';
+export type { Chance } from './braise/chance';
+export { inTen, TARGET_WORDS } from './braise/reasons';
+export type { Caution, Step } from './braise/cautions';

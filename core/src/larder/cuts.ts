@@ -1,0 +1,155 @@
+import type { Composition } from '../physics/food-properties';
+
+/** Animals whose tough cuts Hervir knows. */
+export const SPECIES = ['beef', 'pork', 'lamb', 'goat'] as const;
+export type Species = (typeof SPECIES)[number];
+
+/** How a piece comes or is cut. */
+export const FORMS = ['whole', 'chunks', 'bite-size', 'slices', 'ribs', 'rack', 'pieces'] as const;
+export type Form = (typeof FORMS)[number];
+
+/** How much fat a cut carries: it sets the composition, the fat rendered, and how dry it comes out. */
+export type Richness = 'lean' | 'medium' | 'rich';
+
+/**
+ * Which dimensions grow with weight: every one (a shoulder), the area only (a flat brisket, a belly), the length only
+ * (a neck), or none, because more weight is more pieces (a shank).
+ */
+export type Growth = 'all' | 'flat' | 'long' | 'pieces';
+
+/** A cut, with the usual piece that other weights are reckoned from. */
+export interface Cut {
+  readonly id: string;
+  readonly species: Species;
+  readonly name: string;
+  readonly alsoCalled: string;
+  /** Multiplies the time constant of melting collagen. */
+  readonly toughness: number;
+  readonly richness: Richness;
+  readonly growth: Growth;
+  /** Length and width of the usual piece for a thickness of one. */
+  readonly aspect: readonly [number, number];
+  /** Usual whole piece, or for growth `pieces` one usual piece. */
+  readonly usualKg: number;
+  readonly usualThicknessCm: number;
+  /** By weight, when sold on the bone; 0 for a cut that has none. */
+  readonly boneShare: number;
+  readonly forms: readonly Form[];
+}
+
+type Row = readonly [
+  string,
+  Species,
+  string,
+  string,
+  number,
+  Richness,
+  Growth,
+  number,
+  number,
+  number,
+  number,
+  number,
+  string,
+];
+
+/**
+ * Common practice of the trade, no published source; better values with a named source replace them. Columns: id,
+ * animal, name, also called, toughness, richness, growth, length and width for a thickness of one, usual kg, usual
+ * thickness cm, bone share, forms.
+ */
+// prettier-ignore
+const ROWS: readonly Row[] = [
+  ['beef-chuck', 'beef', 'Chuck', 'shoulder, blade', 1.0, 'rich', 'all', 2.62, 1.87, 1.36, 6.4, 0, 'whole|chunks|bite-size'],
+  ['beef-short-rib', 'beef', 'Short rib', 'plate rib', 1.05, 'rich', 'pieces', 1.63, 1.27, 0.14, 4.0, 0.28, 'ribs|chunks|bite-size'],
+  ['beef-brisket-flat', 'beef', 'Brisket flat', 'first cut', 1.25, 'medium', 'flat', 4.45, 2.71, 1.6, 5.0, 0, 'whole|chunks'],
+  ['beef-brisket-point', 'beef', 'Brisket point', 'second cut, deckle', 1.2, 'rich', 'all', 2.57, 1.93, 1.8, 7.0, 0, 'whole|chunks'],
+  ['beef-brisket-cured', 'beef', 'Cured brisket', 'salt or corned', 1.2, 'medium', 'flat', 3.26, 1.99, 1.8, 6.4, 0, 'whole'],
+  ['beef-round', 'beef', 'Round', 'rump, topside, silverside', 1.1, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole|chunks|bite-size'],
+  ['beef-sirloin-tip', 'beef', 'Sirloin tip', 'knuckle, thick flank', 1.05, 'lean', 'all', 2.22, 1.61, 1.3, 7.0, 0, 'whole|chunks|bite-size'],
+  ['beef-shin', 'beef', 'Shin', 'shank, leg', 1.3, 'medium', 'pieces', 2.67, 2.06, 0.32, 3.8, 0.25, 'slices|chunks|bite-size'],
+  ['beef-oxtail', 'beef', 'Oxtail', 'tail', 1.35, 'rich', 'pieces', 1.1, 1.1, 0.16, 5.0, 0.45, 'pieces'],
+  ['beef-cheek', 'beef', 'Cheek', '', 1.25, 'medium', 'pieces', 2.45, 1.69, 0.4, 4.5, 0, 'whole|chunks|bite-size'],
+  ['pork-shoulder', 'pork', 'Shoulder', 'butt, picnic', 0.75, 'rich', 'all', 1.94, 1.48, 1.8, 8.4, 0.1, 'whole|chunks|bite-size'],
+  ['pork-collar', 'pork', 'Collar', 'neck', 0.8, 'rich', 'long', 2.36, 1.09, 1.4, 8.0, 0, 'whole|chunks|bite-size'],
+  ['pork-hock', 'pork', 'Hock', 'knuckle', 1.15, 'rich', 'pieces', 1.34, 1.12, 0.7, 7.6, 0.35, 'whole'],
+  ['pork-shank', 'pork', 'Shank', '', 1.05, 'medium', 'pieces', 1.72, 1.0, 0.5, 6.5, 0.3, 'whole'],
+  ['pork-spare-rib', 'pork', 'Spare rib', '', 0.8, 'rich', 'flat', 12.04, 6.02, 1.2, 2.5, 0.35, 'rack|ribs'],
+  ['pork-cheek', 'pork', 'Cheek', '', 0.9, 'medium', 'pieces', 2.15, 1.46, 0.09, 3.0, 0, 'pieces'],
+  ['pork-belly', 'pork', 'Belly', 'side', 0.7, 'rich', 'flat', 3.94, 3.15, 1.2, 4.5, 0, 'whole|chunks|bite-size'],
+  ['lamb-shoulder', 'lamb', 'Shoulder', '', 0.75, 'rich', 'all', 2.77, 2.08, 1.6, 6.4, 0.22, 'whole|chunks|bite-size'],
+  ['lamb-neck', 'lamb', 'Neck', 'scrag', 0.95, 'medium', 'pieces', 2.04, 1.68, 0.2, 3.8, 0.35, 'slices|chunks|bite-size'],
+  ['lamb-shank', 'lamb', 'Shank', '', 1.0, 'medium', 'pieces', 1.66, 1.0, 0.4, 6.1, 0.3, 'whole'],
+  ['lamb-breast', 'lamb', 'Breast', 'flap', 0.75, 'rich', 'flat', 9.32, 5.83, 0.9, 2.5, 0.25, 'whole|chunks'],
+  ['lamb-leg', 'lamb', 'Leg', '', 0.75, 'medium', 'all', 2.1, 1.31, 1.8, 8.5, 0.2, 'whole|chunks|bite-size'],
+  ['goat-shoulder', 'goat', 'Shoulder', '', 0.95, 'medium', 'all', 2.91, 2.33, 1.4, 5.8, 0.25, 'whole|chunks|bite-size'],
+  ['goat-neck', 'goat', 'Neck', '', 1.1, 'medium', 'pieces', 1.94, 1.6, 0.18, 3.8, 0.38, 'slices|chunks|bite-size'],
+  ['goat-leg', 'goat', 'Leg', '', 0.9, 'lean', 'all', 2.39, 1.34, 1.8, 8.1, 0.22, 'whole|chunks|bite-size'],
+  ['goat-shank', 'goat', 'Shank', '', 1.1, 'medium', 'pieces', 1.61, 1.0, 0.3, 5.6, 0.32, 'whole'],
+  ['goat-stewing', 'goat', 'Mixed stewing pieces', 'on the bone', 0.95, 'medium', 'pieces', 1.03, 1.0, 0.06, 3.8, 0.3, 'pieces'],
+];
+
+export const CUTS: readonly Cut[] = ROWS.map(
+  ([
+    id,
+    species,
+    name,
+    alsoCalled,
+    toughness,
+    richness,
+    growth,
+    length,
+    width,
+    usualKg,
+    usualThicknessCm,
+    boneShare,
+    forms,
+  ]) => ({
+    id,
+    species,
+    name,
+    alsoCalled,
+    toughness,
+    richness,
+    growth,
+    aspect: [length, width],
+    usualKg,
+    usualThicknessCm,
+    boneShare,
+    forms: forms.split('|') as Form[],
+  }),
+);
+
+const byId = new Map(CUTS.map((cut) => [cut.id, cut]));
+
+/**
+ * Looks a cut up.
+ *
+ * @param id for instance `goat-neck`
+ * @throws RangeError naming the cuts there are
+ * @example cutById('goat-neck').species // 'goat'
+ */
+export function cutById(id: string): Cut {
+  const cut = byId.get(id);
+  if (!cut) throw new RangeError(`no cut "${id}"; known are ${CUTS.map((known) => known.id).join(', ')}`);
+  return cut;
+}
+
+/**
+ * A cut as a cook names it in a sentence: the animal first, because a shoulder may be anybody's.
+ *
+ * @example cutTitle(cutById('goat-neck')) // 'goat neck'
+ */
+export function cutTitle(cut: Cut): string {
+  return `${cut.species} ${cut.name.toLowerCase()}`;
+}
+
+/**
+ * Composition by richness, trimmed and raw: rounded from handbook tables of retail cuts (USDA food composition, from
+ * memory); a test compares them with an open dataset.
+ */
+export const MEAT_COMPOSITION: Readonly<Record<Richness, Composition>> = {
+  lean: { water: 0.69, protein: 0.22, fat: 0.08, carbohydrate: 0, ash: 0.01 },
+  medium: { water: 0.655, protein: 0.2, fat: 0.135, carbohydrate: 0, ash: 0.01 },
+  rich: { water: 0.615, protein: 0.175, fat: 0.2, carbohydrate: 0, ash: 0.01 },
+};

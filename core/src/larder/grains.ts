@@ -1,0 +1,62 @@
+/** A grain, bean or noodle cooked in the pot. */
+export interface Grain {
+  readonly id: string;
+  readonly name: string;
+  /** Ordinary boiling time at 100 °C, minutes; cooked from a cook value of the lower. */
+  readonly boilMinutes: readonly [number, number];
+  /** Still whole up to this cook value. */
+  readonly fallsApartAt: number;
+  /** ml of liquid a gram dry. */
+  readonly uptakeMlPerG: number;
+  /** The pot may be at most half full with it. */
+  readonly halfFill: boolean;
+  readonly note: string;
+}
+
+type Row = readonly [string, string, number, number, number, number, boolean, string];
+
+/**
+ * Common practice of the trade, no published source. Columns: id, name, boiling minutes low and high, falls apart at
+ * cook value, uptake ml/g, half-fill line, note.
+ */
+// prettier-ignore
+const ROWS: readonly Row[] = [
+  ['rice-brown', 'Brown rice', 40, 50, 160, 1.5, true, 'rinse; levelled on top unstirred; hot liquid poured gently; holes poked to the base'],
+  ['rice-white', 'White long-grain rice', 14, 18, 45, 1.2, true, 'rinse; short run only'],
+  ['barley-pearl', 'Pearl barley', 35, 50, 170, 2.3, true, ''],
+  ['spelt-pearled', 'Pearled spelt', 25, 35, 140, 1.7, true, ''],
+  ['freekeh', 'Cracked freekeh', 18, 25, 90, 1.8, true, ''],
+  ['bean-dry-unsoaked', 'Dry beans, unsoaked', 90, 130, 320, 1.4, true, 'pick over and rinse; foams'],
+  ['bean-dry-soaked', 'Dry beans, soaked', 45, 75, 240, 0.4, true, 'foams'],
+  ['kidney-bean-soaked', 'Red kidney beans, soaked', 50, 80, 240, 0.4, true, 'toxin: boil hard 30 min (10 at the very least); never slow-cook from dry'],
+  ['chickpea-soaked', 'Chickpeas, soaked', 60, 90, 300, 0.5, true, 'foams'],
+  ['lentil-brown', 'Brown lentils', 20, 30, 80, 1.6, true, ''],
+  ['split-pea', 'Split peas', 35, 45, 60, 2.0, true, 'foams; thickens on purpose'],
+  ['egg-noodle', 'Egg noodles', 6, 9, 28, 1.5, true, 'second run or open; swells'],
+];
+
+export const GRAINS: readonly Grain[] = ROWS.map(
+  ([id, name, low, high, fallsApartAt, uptakeMlPerG, halfFill, note]) => ({
+    id,
+    name,
+    boilMinutes: [low, high],
+    fallsApartAt,
+    uptakeMlPerG,
+    halfFill,
+    note,
+  }),
+);
+
+const byId = new Map(GRAINS.map((grain) => [grain.id, grain]));
+
+/**
+ * Looks a grain up.
+ *
+ * @throws RangeError naming the grains there are
+ * @example grainById('freekeh').uptakeMlPerG // 1.8
+ */
+export function grainById(id: string): Grain {
+  const grain = byId.get(id);
+  if (!grain) throw new RangeError(`no grain "${id}"; known are ${GRAINS.map((known) => known.id).join(', ')}`);
+  return grain;
+}

@@ -1,0 +1,139 @@
+import { type Form } from '../larder/cuts';
+
+/** What the meat should be like on the plate. */
+export const TARGETS = ['slices', 'fork', 'pulls'] as const;
+export type Target = (typeof TARGETS)[number];
+
+export const STARTS = ['fridge', 'room', 'frozen'] as const;
+export type StartsFrom = (typeof STARTS)[number];
+
+export const SALTINGS = ['ahead', 'just-before', 'no'] as const;
+export const COOKER_KINDS = ['electric', 'stovetop'] as const;
+export type CookerKind = (typeof COOKER_KINDS)[number];
+export const BURNERS = ['gas', 'electric'] as const;
+export const TIMER_STARTS = ['pressure', 'pin'] as const;
+export const SEAR_SCHOOLS = ['hard', 'quick', 'light', 'none'] as const;
+export type SearSchool = (typeof SEAR_SCHOOLS)[number];
+export const SEAR_PLACES = ['pot', 'pan'] as const;
+export const SEAR_ORDERS = ['meat-first', 'onion-first'] as const;
+export const ADDED_WHEN = ['stirred-in', 'on-top', 'after'] as const;
+export const TEXTURES = ['crisp', 'tender', 'soft', 'into-the-sauce'] as const;
+export const PLACES = ['auto', 'start', 'second-run', 'simmer', 'off-heat', 'folded-in', 'flavour-only'] as const;
+export const MEAT_IN_SECOND_RUN = ['out', 'in'] as const;
+export const RELEASES = ['natural', 'quick', 'natural-then-quick'] as const;
+export type ReleaseMethod = (typeof RELEASES)[number];
+export const THICKENERS = ['none', 'cornstarch', 'potato-starch', 'arrowroot', 'tapioca', 'flour'] as const;
+export const BODIES = ['thin', 'light', 'coating', 'thick'] as const;
+export const RESOURCES = ['board', 'hands', 'pot', 'side-burner'] as const;
+export type Resource = (typeof RESOURCES)[number];
+
+/** The meat of a plan. Weights in grams, thickness in cm. */
+export interface Meat {
+  cut: string;
+  form: Form;
+  grams: number;
+  trimGrams: number;
+  boneIn: boolean;
+  pieces?: number | undefined;
+  thicknessCm?: number | undefined;
+  startsFrom: StartsFrom;
+  salted: (typeof SALTINGS)[number];
+  marinade: { ml: number; hours: number; pouredIn: boolean } | null;
+  rub: { grams: number; sugar: boolean } | null;
+}
+
+/** A pressure cooker as its owner knows it. */
+export interface Cooker {
+  name: string;
+  kind: CookerKind;
+  litres: number;
+  baseDiameterCm: number;
+  gaugeKPa: number;
+  watts: number;
+  /** Stovetop only: what stands under it. */
+  burner: (typeof BURNERS)[number];
+  /** When the minutes begin to count: at working pressure, or when the pin or ring shows. */
+  timerStarts: (typeof TIMER_STARTS)[number];
+  minimumLiquidMl: number;
+  burnCutoutC: number;
+  /** True where keep-warm is switched off before the release. */
+  keepWarmOff: boolean;
+}
+
+/** Where the cooking is done. */
+export interface Kitchen {
+  altitudeM: number;
+  roomC: number;
+  /** A measured air pressure, kPa; overrules the altitude. */
+  airKPa?: number | undefined;
+}
+
+export interface Sear {
+  school: SearSchool;
+  where: (typeof SEAR_PLACES)[number];
+  order: (typeof SEAR_ORDERS)[number];
+}
+
+export interface PouredLiquid {
+  liquid: string;
+  ml: number;
+  temperatureC: number;
+}
+
+export interface Release {
+  method: ReleaseMethod;
+  naturalMinutes: number;
+}
+
+export interface SideTask {
+  label: string;
+  minutes: number;
+  handsOn: boolean;
+  resource: Resource;
+}
+
+/** A braise as the cook plans it, every default filled in. The contract workspace reads and checks it. */
+export interface Plan {
+  format: 'hervir/braise';
+  version: 1;
+  name: string;
+  servings: number;
+  target: Target;
+  /** Wanted chance of being at or past the target. */
+  confidence: number;
+  meat: Meat;
+  cooker: Cooker;
+  kitchen: Kitchen;
+  sear: Sear;
+  deglaze: { liquid: string; ml: number; scraped: boolean } | null;
+  liquids: PouredLiquid[];
+  additions: { ingredient: string; grams: number; when: (typeof ADDED_WHEN)[number] }[];
+  aromatics: { ingredient: string; grams: number }[];
+  vegetables: {
+    vegetable: string;
+    grams: number;
+    sizeCm?: number | undefined;
+    texture: (typeof TEXTURES)[number];
+    place: (typeof PLACES)[number];
+  }[];
+  grains: { grain: string; grams: number; place: (typeof PLACES)[number] }[];
+  rack: boolean;
+  meatInSecondRun: (typeof MEAT_IN_SECOND_RUN)[number];
+  /** Null: Hervir proposes. A number: the cook's own. */
+  pressureMinutes: number | null;
+  release: Release;
+  finish: {
+    strain: boolean;
+    skim: boolean;
+    blend: boolean;
+    ladleOutMl: number;
+    reduce: 'auto' | number;
+    thickener: (typeof THICKENERS)[number];
+    body: (typeof BODIES)[number];
+    sauceMl: number | null;
+    restMinutes: number;
+  };
+  sides: { name: string; tasks: SideTask[] }[];
+  /** ISO 8601 with offset, or null: minutes then count from the start. */
+  serveAt: string | null;
+}

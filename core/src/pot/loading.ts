@@ -1,0 +1,101 @@
+import { liquidById } from '../larder/liquids';
+import type { Plan } from '../plan/plan';
+import type { PotBuild } from './cooker';
+import { Pot, type Controls } from './pot-model';
+import type { Follow } from './pressure-run';
+
+/** A base ready to sear, °C. Common practice. */
+export const SEAR_BASE_C = 180;
+/** Deglazing: scrape, and boil the raw smell off. Common practice. */
+export const DEGLAZE_MINUTES = 3;
+/** From hot base to wet meat, W/m² K of covered base: keeps a searing base near 170 °C at 1 kW. From memory. */
+const CONTACT_W_PER_M2K = 350;
+/** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
+const PLANT_J_PER_KG_K = 3900;
+
+/** Times of what happens with the lid off, and where the pot is after it. */
+export interface Loaded {
+  readonly pot: Pot;
+  readonly preheatMinutes: number;
+}
+
+/**
+ * Takes a pot from cold to loaded, lid about to go on: heated, seared in, deglazed, filled. What the sauté left in the
+ * metal makes the way to pressure shorter.
+ *
+ * @param plan for its sear, deglazing, liquids and what rides along
+ * @param build the pot's figures
+ * @param searMinutes all batches together
+ * @param searAreaM2 base covered by a batch
+ * @param aromaticMinutes in the pot after the meat
+ * @param follow told of every step, for the line
+ * @throws RangeError for a liquid that is not in the larder
+ */
+export function load(
+  plan: Pick<Plan, 'sear' | 'deglaze' | 'liquids' | 'aromatics' | 'vegetables'>,
+  build: PotBuild,
+  sear: { readonly minutes: number; readonly areaM2: number },
+  aromaticMinutes: number,
+  follow?: Follow,
+): Loaded {
+  const pot = new Pot(build);
+  const saute = (minutes: number, contactWPerK: number): void => {
+    const controls: Controls = {
+      watts: build.heaterW,
+      lid: 'off',
+      valve: 'open',
+      regulated: true,
+      thermostatC: SEAR_BASE_C,
+      contactWPerK,
+    };
+    const end = pot.minutes + minutes;
+    while (end - pot.minutes > 1e-6) {
+      const fromC = pot.temperatureC;
+      const step = pot.step(controls, Math.min(60, (end - pot.minutes) * 60));
+      follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
+    }
+  };
+  const inPot = (sear.minutes > 0 && plan.sear.where === 'pot') || aromaticMinutes > 0;
+  const preheatMinutes = inPot ? minutesToSear(build) : 0;
+  if (inPot) {
+    saute(preheatMinutes, 0);
+    if (plan.sear.where === 'pot') saute(sear.minutes, CONTACT_W_PER_M2K * sear.areaM2);
+    saute(aromaticMinutes, CONTACT_W_PER_M2K * sear.areaM2);
+  }
+  if (plan.deglaze !== null && plan.deglaze.ml > 0) {
+    pot.pour((plan.deglaze.ml / 1000) * liquidById(plan.deglaze.liquid).waterShare, build.roomC);
+    const end = pot.minutes + DEGLAZE_MINUTES;
+    while (end - pot.minutes > 1e-6 && pot.liquidKgNow > 0.01) {
+      const fromC = pot.temperatureC;
+      // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
+      const step = pot.step(
+        { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true },
+        Math.min(60, (end - pot.minutes) * 60),
+      );
+      follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
+    }
+  }
+  for (const { liquid, ml, temperatureC } of plan.liquids) {
+    pot.pour((ml / 1000) * liquidById(liquid).waterShare, temperatureC);
+  }
+  const plants =
+    plan.aromatics.reduce((sum, item) => sum + item.grams, 0) +
+    plan.vegetables
+      .filter((item) => item.place === 'start' || item.place === 'flavour-only')
+      .reduce((sum, item) => sum + item.grams, 0);
+  if (plants > 0) pot.pour(0, build.roomC, (plants / 1000) * PLANT_J_PER_KG_K);
+  return { pot, preheatMinutes };
+}
+
+/**
+ * Minutes for an empty pot on full heat to be hot enough to sear.
+ *
+ * @example minutesToSear(potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN)) // 4.5
+ */
+export function minutesToSear(build: PotBuild): number {
+  const rise = SEAR_BASE_C - build.roomC;
+  const reach = build.heaterW / build.lossWPerK;
+  // A heater too weak to get there is as hot as it gets after three time constants.
+  const share = Math.min(0.95, rise / reach);
+  return (-Math.log1p(-share) * build.metalJPerK) / build.lossWPerK / 60;
+}

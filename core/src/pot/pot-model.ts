@@ -1,0 +1,388 @@
+import type { CookingBody } from '../physics/cooking-body';
+import { latentHeatJPerKg } from '../physics/steam';
+import type { PotBuild } from './cooker';
+
+/** Heat capacity of liquid in a braise, J/kg K: water's. Common practice. */
+export const LIQUID_J_PER_KG_K = 4190;
+/** The pin rises this far above boiling, and falls back within that far of it, K. Common practice. */
+const PIN_UP_K = 1.5;
+const PIN_DOWN_K = 1;
+/** Time constant of the fall once the valve is open: about 90 s down to boiling. Common practice. */
+const VENT_SECONDS = 30;
+/** Within this of a threshold the pot is at it, K. */
+const AT_MARK_K = 0.01;
+/** Below this the heater is only keeping warm, and the pressure is on its way down, W. */
+const KEEPING_W = 200;
+
+/** What a hand, or a thermostat, does to the pot during a step. */
+export interface Controls {
+  /** Heat put into the pot, W: the heater's power times its efficiency, at most. */
+  readonly watts: number;
+  readonly lid: 'off' | 'on';
+  readonly valve: 'closed' | 'open';
+  /** Turned down, or switched, to hold working pressure once it is there. Otherwise what is too much leaves as steam. */
+  readonly regulated: boolean;
+  /** Upper limit of a sauté without liquid, °C. */
+  readonly thermostatC?: number;
+  /** Heat drawn by meat lying on a dry base, W/K above boiling: it goes into drying its face. */
+  readonly contactWPerK?: number;
+}
+
+/** What the pot is doing: derived from its state and its controls, never set. */
+export type Phase = 'saute' | 'open' | 'heating' | 'purging' | 'building' | 'pressure' | 'release' | 'venting';
+export type PotEvent = 'boils' | 'pinUp' | 'atPressure' | 'pinDown';
+
+/** Running sums of heat and steam since the pot was made. Joules and kilograms. */
+export interface Accounts {
+  heaterJ: number;
+  lostJ: number;
+  steamJ: number;
+  piecesJ: number;
+  purgedKg: number;
+  boiledKg: number;
+  flashedKg: number;
+  /** Heat that came with what was poured, above 0 °C. */
+  pouredJ: number;
+}
+
+/** How one step went: it may end early, at an event. */
+export interface Stepped {
+  readonly seconds: number;
+  readonly event: PotEvent | null;
+  readonly phase: Phase;
+}
+
+/**
+ * The lumped pot: liquid and metal at one temperature, heater, losses and steam, coupled without lag to the pieces in
+ * it, whose own conduction is solved beside. It steps under outside controls and knows nothing of plans or forecasts,
+ * so that the forecast and the simulated cooker are the same pot. Working temperatures from steam tables; the rest
+ * common practice.
+ */
+export class Pot {
+  private seconds = 0;
+  private pinUp = false;
+  private purged = 0;
+  private pieces: CookingBody[] = [];
+  /** Heat capacity of things without conduction of their own, J/K. */
+  private lumpJPerK = 0;
+  readonly accounts: Accounts = {
+    heaterJ: 0,
+    lostJ: 0,
+    steamJ: 0,
+    piecesJ: 0,
+    purgedKg: 0,
+    boiledKg: 0,
+    flashedKg: 0,
+    pouredJ: 0,
+  };
+
+  /**
+   * @param build the pot's fixed figures
+   * @param liquidC temperature of metal and liquid
+   * @param liquidKg liquid in it
+   */
+  constructor(
+    readonly build: PotBuild,
+    private liquidC: number = build.roomC,
+    private liquidKg = 0,
+  ) {}
+
+  /** Temperature of liquid and metal, °C. */
+  get temperatureC(): number {
+    return this.liquidC;
+  }
+
+  get liquidKgNow(): number {
+    return this.liquidKg;
+  }
+
+  get minutes(): number {
+    return this.seconds / 60;
+  }
+
+  get pinIsUp(): boolean {
+    return this.pinUp;
+  }
+
+  get bodies(): readonly CookingBody[] {
+    return this.pieces;
+  }
+
+  /** A copy with its own state and its own pieces, for trying out what comes next. */
+  clone(): Pot {
+    const copy = new Pot(this.build, this.liquidC, this.liquidKg);
+    Object.assign(copy, { seconds: this.seconds, pinUp: this.pinUp, purged: this.purged, lumpJPerK: this.lumpJPerK });
+    copy.pieces = this.pieces.map((piece) => piece.clone());
+    Object.assign(copy.accounts, this.accounts);
+    return copy;
+  }
+
+  /** Puts pieces into the pot. */
+  add(...pieces: CookingBody[]): void {
+    this.pieces.push(...pieces);
+  }
+
+  /**
+   * The lid comes off after the pin has fallen: what was purged is air again, and the next run starts with a new purge.
+   *
+   * @throws Error while the pin is up: a lid under pressure does not open
+   */
+  openLid(): void {
+    if (this.pinUp) throw new Error('the pin is up: the lid does not open');
+    this.purged = 0;
+  }
+
+  /** Takes every piece out. */
+  takeOut(): CookingBody[] {
+    const out = this.pieces;
+    this.pieces = [];
+    return out;
+  }
+
+  /**
+   * Pours liquid, or adds something small, and lets it come to one temperature with the pot. What a hot base cannot
+   * share without passing boiling leaves as steam.
+   *
+   * @param kg of liquid; 0 for a solid given by its heat capacity
+   * @param temperatureC of what is added
+   * @param lumpJPerK heat capacity of small solids, J/K
+   */
+  pour(kg: number, temperatureC: number, lumpJPerK = 0): void {
+    const before = this.capacity();
+    const added = kg * LIQUID_J_PER_KG_K + lumpJPerK;
+    if (added <= 0) return;
+    const mixed = (before * this.liquidC + added * temperatureC) / (before + added);
+    this.liquidKg += kg;
+    this.lumpJPerK += lumpJPerK;
+    this.accounts.pouredJ += added * temperatureC;
+    this.liquidC = mixed;
+    if (mixed > this.build.boilingC && kg > 0 && !this.pinUp) {
+      const surplus = (mixed - this.build.boilingC) * (before + added);
+      this.liquidC = this.build.boilingC;
+      this.boilOff(surplus, 'boiledKg');
+    }
+  }
+
+  /** Heat held by liquid, metal and small solids above 0 °C, J. */
+  storedJ(): number {
+    return this.capacity() * this.liquidC;
+  }
+
+  private capacity(): number {
+    return this.build.metalJPerK + this.lumpJPerK + this.liquidKg * LIQUID_J_PER_KG_K;
+  }
+
+  /** Steam takes latent heat, and the heat of the water it was. */
+  private boilOff(joules: number, account: 'purgedKg' | 'boiledKg' | 'flashedKg'): void {
+    const kg = joules / latentHeatJPerKg(Math.min(140, Math.max(60, this.liquidC)));
+    const gone = Math.min(kg, Math.max(0, this.liquidKg));
+    this.accounts[account] += gone;
+    this.accounts.steamJ += joules + gone * LIQUID_J_PER_KG_K * this.liquidC;
+    this.liquidKg -= gone;
+  }
+
+  private purgeDone(): boolean {
+    return this.purged >= this.build.purgeKg * 0.999;
+  }
+
+  private phaseUnder(controls: Controls): Phase {
+    const { boilingC, workingC } = this.build;
+    if (this.liquidKg <= 0 && this.pieces.length === 0) return 'saute';
+    if (controls.lid === 'off') return 'open';
+    if (this.pinUp) {
+      if (controls.valve === 'open') return 'venting';
+      if (controls.watts <= KEEPING_W) return 'release';
+      return this.liquidC >= workingC - AT_MARK_K ? 'pressure' : 'building';
+    }
+    if (controls.valve === 'open') return 'open';
+    if (this.liquidC >= boilingC - AT_MARK_K && !this.purgeDone()) return 'purging';
+    return 'heating';
+  }
+
+  /**
+   * Steps the pot, at the longest to the end of the step or to the next event.
+   *
+   * @param controls held through the step
+   * @param seconds above 0
+   * @returns how long it ran, and what happened at its end
+   */
+  step(controls: Controls, seconds: number): Stepped {
+    const phase = this.phaseUnder(controls);
+    // A thawing piece is coupled step by step, which holds only for short ones.
+    const longest = this.pieces.reduce((most, piece) => Math.min(most, piece.body.longestStep), seconds);
+    return this.stepIn(phase, controls, longest);
+  }
+
+  private stepIn(phase: Phase, controls: Controls, seconds: number): Stepped {
+    switch (phase) {
+      case 'venting':
+        return this.vent(controls, seconds);
+      case 'purging':
+        return this.boil(controls, seconds, phase, 'purgedKg', this.build.purgeKg - this.purged);
+      case 'open':
+        if (this.liquidC >= this.build.boilingC - AT_MARK_K)
+          return this.boil(controls, seconds, phase, 'boiledKg', Infinity);
+        return this.drift(controls, seconds, phase, [[this.build.boilingC, 'boils']]);
+      case 'pressure':
+        return this.hold(controls, seconds);
+      case 'saute':
+        return this.saute(controls, seconds);
+      case 'heating':
+        return this.drift(
+          controls,
+          seconds,
+          phase,
+          this.purgeDone() ? [[this.build.boilingC + PIN_UP_K, 'pinUp']] : [[this.build.boilingC, 'boils']],
+        );
+      case 'building':
+      case 'release':
+        return this.drift(controls, seconds, phase, [
+          [this.build.workingC, 'atPressure'],
+          [this.build.boilingC + PIN_DOWN_K, 'pinDown'],
+        ]);
+    }
+  }
+
+  /** Heat the pieces would take if the pot's temperature stayed, and how much more for every K/s of rise. */
+  private uptake(seconds: number): { still: number; perSlope: number } {
+    let still = 0;
+    let perSlope = 0;
+    for (const piece of this.pieces) {
+      const response = piece.body.meanResponse(seconds, this.liquidC);
+      still += piece.heatCapacityJPerK * response.still;
+      perSlope += piece.heatCapacityJPerK * response.perSlope;
+    }
+    return { still, perSlope };
+  }
+
+  /** The slope, K/s, at which heater, losses, pot and pieces balance over a step. */
+  private slope(controls: Controls, seconds: number): number {
+    const { lossWPerK, roomC } = this.build;
+    const { still, perSlope } = this.uptake(seconds);
+    const given = (controls.watts - lossWPerK * (this.liquidC - roomC)) * seconds - still;
+    return given / (this.capacity() * seconds + (lossWPerK * seconds * seconds) / 2 + perSlope);
+  }
+
+  /** Free heating or cooling, up to the first threshold crossed. */
+  private drift(
+    controls: Controls,
+    seconds: number,
+    phase: Phase,
+    marks: readonly (readonly [number, PotEvent])[],
+  ): Stepped {
+    let run = seconds;
+    let slope = this.slope(controls, run);
+    for (const [mark, name] of marks) {
+      const gap = mark - this.liquidC;
+      const rising = name !== 'pinDown';
+      if (rising ? gap <= 0 || slope * run < gap : gap >= 0 || slope * run > gap) continue;
+      // The slope hardly changes with the length of the step, so three passes put the end on the mark.
+      for (let pass = 0; pass < 3; pass += 1) {
+        run = Math.min(seconds, Math.max(1e-3, gap / slope));
+        slope = this.slope(controls, run);
+      }
+    }
+    const from = this.liquidC;
+    const left = this.move(run, from + slope * run, controls.watts);
+    // Nothing is left but where a thawing piece took more or less than it was foretold to: the pot makes it good.
+    this.liquidC += left / this.capacity();
+    const event =
+      marks.find(([mark, name]) =>
+        name === 'pinDown'
+          ? this.liquidC <= mark + AT_MARK_K && slope < 0
+          : from < mark - AT_MARK_K && this.liquidC >= mark - AT_MARK_K,
+      )?.[1] ?? null;
+    if (event === 'pinUp') this.pinUp = true;
+    if (event === 'pinDown') this.pinUp = false;
+    return { seconds: run, event, phase };
+  }
+
+  /** Moves pot and pieces to a temperature, and books heater and losses; returns what heat is left over, J. */
+  private move(seconds: number, toC: number, watts: number): number {
+    const from = this.liquidC;
+    const lost = this.build.lossWPerK * ((from + toC) / 2 - this.build.roomC) * seconds;
+    let taken = 0;
+    for (const piece of this.pieces) {
+      const before = piece.body.heatK();
+      piece.advance(seconds, from, toC);
+      taken += piece.heatCapacityJPerK * (piece.body.heatK() - before);
+    }
+    const given = watts * seconds;
+    this.accounts.heaterJ += given;
+    this.accounts.lostJ += lost;
+    this.accounts.piecesJ += taken;
+    const left = given - lost - taken - this.capacity() * (toC - from);
+    this.liquidC = toC;
+    this.seconds += seconds;
+    return left;
+  }
+
+  /** At boiling: what the pieces and the losses leave over goes off as steam; if they leave nothing, it cools. */
+  private boil(
+    controls: Controls,
+    seconds: number,
+    phase: Phase,
+    account: 'purgedKg' | 'boiledKg',
+    most: number,
+  ): Stepped {
+    const { lossWPerK, roomC } = this.build;
+    const power = (run: number): number =>
+      controls.watts - lossWPerK * (this.liquidC - roomC) - this.uptake(run).still / run;
+    if (power(seconds) < 0) return this.drift(controls, seconds, phase, []);
+    const latent = latentHeatJPerKg(this.liquidC);
+    let run = seconds;
+    if (power(run) * run > most * latent) {
+      for (let pass = 0; pass < 3; pass += 1) run = Math.min(seconds, Math.max(1e-3, (most * latent) / power(run)));
+    }
+    const left = this.move(run, this.liquidC, controls.watts);
+    this.boilOff(left, account);
+    if (account === 'purgedKg') this.purged += left / latent;
+    return { seconds: run, event: null, phase };
+  }
+
+  /** At working pressure: held there, or the surplus blown off where nobody turns the heat down. */
+  private hold(controls: Controls, seconds: number): Stepped {
+    const { lossWPerK, roomC } = this.build;
+    const needed = lossWPerK * (this.liquidC - roomC) + this.uptake(seconds).still / seconds;
+    if (needed > controls.watts) {
+      return this.drift(controls, seconds, 'pressure', [[this.build.boilingC + PIN_DOWN_K, 'pinDown']]);
+    }
+    // Held: the heater gives just what is needed, which for deep-cooked meat that gives heat back can be nothing.
+    const left = this.move(seconds, this.liquidC, controls.regulated ? Math.max(0, needed) : controls.watts);
+    if (left > 1e-6) this.boilOff(left, 'boiledKg');
+    return { seconds, event: null, phase: 'pressure' };
+  }
+
+  /** The valve is open: pressure falls, liquid and meat flash their heat above boiling into steam. */
+  private vent(controls: Controls, seconds: number): Stepped {
+    const { boilingC } = this.build;
+    const gap = this.liquidC - boilingC;
+    const down = gap > PIN_DOWN_K ? VENT_SECONDS * Math.log(gap / (PIN_DOWN_K * 0.999)) : 0;
+    const run = Math.min(seconds, Math.max(1e-3, down));
+    const left = this.move(run, boilingC + gap * Math.exp(-run / VENT_SECONDS), controls.watts);
+    this.boilOff(Math.max(0, left), 'flashedKg');
+    if (left < 0) this.accounts.lostJ += left;
+    if (this.liquidC > boilingC + PIN_DOWN_K) return { seconds: run, event: null, phase: 'venting' };
+    this.pinUp = false;
+    return { seconds: run, event: 'pinDown', phase: 'venting' };
+  }
+
+  /** A dry base under a thermostat: heats, and once hot gives its heat to the meat lying on it. */
+  private saute(controls: Controls, seconds: number): Stepped {
+    const { lossWPerK, roomC, boilingC } = this.build;
+    const contact = controls.contactWPerK ?? 0;
+    const capacity = this.capacity();
+    const conductance = lossWPerK + contact;
+    const settle = (controls.watts + lossWPerK * roomC + contact * boilingC) / conductance;
+    const free = settle + (this.liquidC - settle) * Math.exp((-conductance / capacity) * seconds);
+    const toC = Math.min(free, Math.max(this.liquidC, controls.thermostatC ?? Infinity));
+    const mean = (this.liquidC + toC) / 2;
+    const dried = Math.max(0, contact * (mean - boilingC) * seconds);
+    const lost = lossWPerK * (mean - roomC) * seconds;
+    this.accounts.heaterJ += capacity * (toC - this.liquidC) + lost + dried;
+    this.accounts.lostJ += lost + dried;
+    this.liquidC = toC;
+    this.seconds += seconds;
+    return { seconds, event: null, phase: 'saute' };
+  }
+}

@@ -1,0 +1,159 @@
+import { parseNumber, printFraction } from './fraction';
+
+/** The two ways a kitchen measures. Volumes of `us` are US cups and spoons. */
+export type UnitSystem = 'metric' | 'us';
+/** What a quantity measures; the core's unit is in brackets. */
+export type QuantityKind = 'mass' | 'length' | 'temperature' | 'volume';
+
+/** NIST Handbook 44, appendix C: the avoirdupois pound and the inch are exact by definition. */
+const GRAMS_PER_POUND = 453.59237;
+const GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
+const CM_PER_INCH = 2.54;
+/** US customary: 1 cup = 236.588 ml = 16 tablespoons = 48 teaspoons (NIST Handbook 44, appendix C). */
+const ML_PER_CUP = 236.588;
+const ML_PER_TABLESPOON = ML_PER_CUP / 16;
+const ML_PER_TEASPOON = ML_PER_CUP / 48;
+
+function trimmed(value: number, decimals: number): string {
+  return String(Number(value.toFixed(decimals)));
+}
+
+/** One decimal kept when it says something: kitchens write 1.6 kg and 2 kg. */
+function printMass(grams: number, system: UnitSystem): string {
+  if (system === 'metric') return grams < 1000 ? `${Math.round(grams)} g` : `${trimmed(grams / 1000, 2)} kg`;
+  const ounces = grams / GRAMS_PER_OUNCE;
+  if (ounces < 1) return `${printFraction(Math.round(ounces * 4) / 4, ['¼', '½', '¾'])} oz`;
+  const whole = Math.round(ounces * 2) / 2;
+  const pounds = Math.floor(whole / 16);
+  const rest = whole - pounds * 16;
+  if (pounds === 0) return `${printFraction(rest, ['½'])} oz`;
+  return rest === 0 ? `${pounds} lb` : `${pounds} lb ${printFraction(rest, ['½'])} oz`;
+}
+
+function printLength(cm: number, system: UnitSystem): string {
+  if (system === 'metric') return `${trimmed(cm, 1)} cm`;
+  return `${printFraction(Math.round((cm / CM_PER_INCH) * 8) / 8, ['⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'])} in`;
+}
+
+function printTemperature(celsius: number, system: UnitSystem): string {
+  return system === 'metric' ? `${Math.round(celsius)} °C` : `${Math.round(celsius * 1.8 + 32)} °F`;
+}
+
+function printVolume(ml: number, system: UnitSystem): string {
+  if (system === 'metric') return ml < 1000 ? `${Math.round(ml)} ml` : `${trimmed(ml / 1000, 2)} l`;
+  if (ml < ML_PER_TABLESPOON * 0.9) return `${printFraction(ml / ML_PER_TEASPOON, ['¼', '½', '¾'])} tsp`;
+  // Spoons where no cup measure is near: a third of a cup and then nothing until a half would be too coarse.
+  const measure = [1 / 4, 1 / 3].some((share) => Math.abs(ml / (ML_PER_CUP * share) - 1) < 0.04);
+  if (ml < ML_PER_CUP * 0.45 && !measure) return `${printFraction(ml / ML_PER_TABLESPOON, ['½'])} tbsp`;
+  const cups = ml / ML_PER_CUP;
+  return `${printFraction(cups, ['¼', '⅓', '½', '⅔', '¾'])} ${cups > 1.1 ? 'cups' : 'cup'}`;
+}
+
+/**
+ * Prints a quantity the way people write it: `1.6 kg`, `1 lb 12 oz`, `1½ in`, `240 °F`, `¾ cup`, `2 tbsp`.
+ *
+ * @param kind what is measured
+ * @param value in the core's kitchen units: g, cm, °C, ml
+ * @param system the cook's units
+ * @example printQuantity('mass', 794, 'us') // '1 lb 12 oz'
+ */
+export function printQuantity(kind: QuantityKind, value: number, system: UnitSystem): string {
+  switch (kind) {
+    case 'mass':
+      return printMass(value, system);
+    case 'length':
+      return printLength(value, system);
+    case 'temperature':
+      return printTemperature(value, system);
+    case 'volume':
+      return printVolume(value, system);
+  }
+}
+
+type UnitTable = Readonly<Record<string, (value: number) => number>>;
+
+const times =
+  (factor: number) =>
+  (value: number): number =>
+    value * factor;
+
+const UNITS: Readonly<Record<QuantityKind, UnitTable>> = {
+  mass: {
+    g: times(1),
+    gram: times(1),
+    grams: times(1),
+    kg: times(1000),
+    kilo: times(1000),
+    kilos: times(1000),
+    lb: times(GRAMS_PER_POUND),
+    lbs: times(GRAMS_PER_POUND),
+    pound: times(GRAMS_PER_POUND),
+    pounds: times(GRAMS_PER_POUND),
+    oz: times(GRAMS_PER_OUNCE),
+    ounce: times(GRAMS_PER_OUNCE),
+    ounces: times(GRAMS_PER_OUNCE),
+  },
+  length: {
+    cm: times(1),
+    mm: times(0.1),
+    in: times(CM_PER_INCH),
+    inch: times(CM_PER_INCH),
+    inches: times(CM_PER_INCH),
+  },
+  temperature: {
+    '°c': times(1),
+    c: times(1),
+    '°f': (value) => (value - 32) / 1.8,
+    f: (value) => (value - 32) / 1.8,
+  },
+  volume: {
+    ml: times(1),
+    cl: times(10),
+    dl: times(100),
+    l: times(1000),
+    litre: times(1000),
+    litres: times(1000),
+    cup: times(ML_PER_CUP),
+    cups: times(ML_PER_CUP),
+    tbsp: times(ML_PER_TABLESPOON),
+    tsp: times(ML_PER_TEASPOON),
+  },
+};
+
+/** The unit a bare number is taken to be in, by system. Bare masses are grams until they could only be kilos. */
+const BARE: Readonly<Record<QuantityKind, Readonly<Record<UnitSystem, string>>>> = {
+  mass: { metric: 'g', us: 'lb' },
+  length: { metric: 'cm', us: 'in' },
+  temperature: { metric: '°c', us: '°f' },
+  volume: { metric: 'ml', us: 'cup' },
+};
+
+/**
+ * Reads a quantity in any unit of its kind, whatever the cook's system: `1.6 kg`, `3 lb 8 oz`, `1½ in`, `2 tbsp`.
+ * A bare number is in the system's own unit; a bare mass below 20 in metric is kilograms, for nobody braises 2 g.
+ *
+ * @returns the value in g, cm, °C or ml; undefined where the text cannot be read
+ * @example parseQuantity('mass', '3 lb 8 oz', 'metric') // 1587.57
+ */
+export function parseQuantity(kind: QuantityKind, text: string, system: UnitSystem): number | undefined {
+  const table = UNITS[kind];
+  let rest = text.trim().toLowerCase();
+  if (rest === '') return undefined;
+  const bare = parseNumber(rest);
+  if (bare !== undefined) {
+    const unit = kind === 'mass' && system === 'metric' && bare < 20 ? 'kg' : BARE[kind][system];
+    return table[unit]?.(bare);
+  }
+  let total: number | undefined;
+  while (rest !== '') {
+    const part = /^(-?[\d.,/¼½¾⅓⅔⅛⅜⅝⅞ ]+?)\s*(°?[a-z]+)\.?\s*/.exec(rest);
+    if (!part) return undefined;
+    const number = parseNumber(part[1] ?? '');
+    const convert = table[part[2] ?? ''];
+    if (number === undefined || convert === undefined) return undefined;
+    if (total !== undefined && kind === 'temperature') return undefined;
+    total = (total ?? 0) + convert(number);
+    rest = rest.slice(part[0].length);
+  }
+  return total;
+}

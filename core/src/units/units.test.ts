@@ -1,0 +1,123 @@
+import * as fc from 'fast-check';
+import { parseNumber, printFraction } from './fraction';
+import { parseQuantity, printQuantity, type QuantityKind } from './quantity';
+import { within } from './range';
+import { offsetMinutes, parseClock, printDuration, shiftIso } from './time';
+
+describe('quantities as people write them', () => {
+  test.each([
+    ['mass', 1600, '1.6 kg', '3 lb 8½ oz'],
+    ['mass', 850, '850 g', '1 lb 14 oz'],
+    ['mass', 794, '794 g', '1 lb 12 oz'],
+    ['length', 3.8, '3.8 cm', '1½ in'],
+    ['length', 5, '5 cm', '2 in'],
+    ['temperature', 115.7, '116 °C', '240 °F'],
+    ['volume', 180, '180 ml', '¾ cup'],
+    ['volume', 30, '30 ml', '2 tbsp'],
+    ['volume', 5, '5 ml', '1 tsp'],
+    ['volume', 1250, '1.25 l', '5¼ cups'],
+  ] as const)('%s of %d is %s or %s', (kind, value, metric, us) => {
+    expect(printQuantity(kind, value, 'metric')).toBe(metric);
+    expect(printQuantity(kind, value, 'us')).toBe(us);
+  });
+
+  test.each([
+    ['mass', '1.6 kg', 1600],
+    ['mass', '1,6', 1600],
+    ['mass', '1600', 1600],
+    ['mass', '3½ lb', 1587.573],
+    ['mass', '3 lb 8 oz', 1587.573],
+    ['mass', '1 lb 12 oz', 793.787],
+    ['length', '38 mm', 3.8],
+    ['length', '1 1/2 in', 3.81],
+    ['volume', '2 tbsp', 29.5735],
+    ['volume', '1/2 cup', 118.294],
+    ['volume', '4 dl', 400],
+    ['temperature', '240 °F', 115.556],
+  ] as const)('%s "%s" is read as %d', (kind, text, value) => {
+    expect(parseQuantity(kind, text, 'metric')).toBeCloseTo(value, 3);
+  });
+
+  test.each(['', 'a lot', '3 stone', '1//2', '5 kg of', '--3', '1/0 cup', '½ ½ lb'])('"%s" is no mass', (text) => {
+    expect(parseQuantity('mass', text, 'metric')).toBeUndefined();
+  });
+
+  test('a bare number is in the system of the cook', () => {
+    expect(parseQuantity('mass', '3', 'us')).toBeCloseTo(1360.777, 3);
+    expect(parseQuantity('length', '2', 'us')).toBeCloseTo(5.08, 9);
+  });
+
+  test('what is printed can be read back, within the rounding of a kitchen scale or spoon', () => {
+    const kinds: readonly (readonly [QuantityKind, number, number])[] = [
+      ['mass', 60, 14_000],
+      ['length', 1, 24],
+      ['volume', 10, 4000],
+    ];
+    for (const [kind, min, max] of kinds) {
+      fc.assert(
+        fc.property(
+          fc.double({ min, max, noNaN: true }),
+          fc.constantFrom('metric' as const, 'us' as const),
+          (value, system) => {
+            const back = parseQuantity(kind, printQuantity(kind, value, system), system) ?? Number.NaN;
+            expect(Math.abs(back - value)).toBeLessThanOrEqual(
+              kind === 'mass' ? 8 : kind === 'length' ? 0.17 : Math.max(9, value * 0.15),
+            );
+          },
+        ),
+      );
+    }
+  });
+});
+
+describe('fractions', () => {
+  test('round to the nearest a measuring set has', () => {
+    expect(printFraction(0.74)).toBe('¾');
+    expect(printFraction(2.98)).toBe('3');
+    expect(printFraction(0.02)).toBe('0');
+  });
+
+  test('are read in every way they are written', () => {
+    expect(parseNumber('1½')).toBe(1.5);
+    expect(parseNumber('½')).toBe(0.5);
+    expect(parseNumber('3/4')).toBe(0.75);
+    expect(parseNumber('+2')).toBe(2);
+    expect(parseNumber('½2')).toBeUndefined();
+  });
+});
+
+describe('time', () => {
+  test('durations are said in hours and minutes', () => {
+    expect(printDuration(166)).toBe('2 h 46 min');
+    expect(printDuration(59.6)).toBe('1 h');
+    expect(printDuration(8)).toBe('8 min');
+  });
+
+  test('a time keeps its own offset when it is moved, over midnight too', () => {
+    expect(shiftIso('2027-01-17T00:30:00+01:00', -45)).toBe('2027-01-16T23:45:00+01:00');
+    expect(shiftIso('2027-01-17T19:00:00-03:30', 90)).toBe('2027-01-17T20:30:00-03:30');
+    expect(shiftIso('2027-01-17T19:00:00Z', 1)).toBe('2027-01-17T19:01:00Z');
+    expect(offsetMinutes('2027-01-17T19:00:00-03:30')).toBe(-210);
+    expect(() => shiftIso('seven', 1)).toThrow('ISO 8601');
+  });
+
+  test.each([
+    ['19:00', '19:00'],
+    ['19.30', '19:30'],
+    ['1900', '19:00'],
+    ['7 pm', '19:00'],
+    ['12:15 am', '00:15'],
+    ['7', '07:00'],
+  ])('"%s" is %s on the clock', (text, clock) => expect(parseClock(text)).toBe(clock));
+
+  test.each(['25:00', '19:75', '13 pm', 'seven', ''])('"%s" is no time', (text) =>
+    expect(parseClock(text)).toBeUndefined(),
+  );
+});
+
+test('a number outside its range is refused with the range', () => {
+  expect(() => within('altitude', 9000, { min: 0, max: 5500, unit: 'm' })).toThrow(
+    'altitude 9000 is outside the range 0 to 5500 m',
+  );
+  expect(() => within('altitude', Number.NaN, { min: 0, max: 5500, unit: 'm' })).toThrow(RangeError);
+});

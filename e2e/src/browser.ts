@@ -1,0 +1,187 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+
+const ROOT = join(__dirname, '../..');
+/** Where Debian puts it and how it is started: the pictures are taken with the same. */
+const CHROMIUM = JSON.parse(readFileSync(join(ROOT, 'e2e/chromium.json'), 'utf8')) as {
+  paths: string[];
+  flags: string[];
+};
+
+/** A server of its own: a process that a test may kill, on a folder that outlives it. */
+export interface Server {
+  readonly address: string;
+  readonly folder: string;
+  /** As a power cut would. */
+  kill(): Promise<void>;
+}
+
+/** Starts the built server on a free loopback port, or on one it had before. */
+export async function serve(options: { folder?: string; demo?: boolean; port?: number } = {}): Promise<Server> {
+  const folder = options.folder ?? mkdtempSync(join(tmpdir(), 'hervir-e2e-'));
+  const args = [join(ROOT, 'server/dist/main.js'), '--port', String(options.port ?? 0), '--data', folder];
+  const child: ChildProcess = spawn(process.execPath, options.demo === false ? args : [...args, '--demo'], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const address = await new Promise<string>((resolve, reject) => {
+    let said = '';
+    const listen = (chunk: Buffer): void => {
+      said += chunk.toString();
+      const match = /Hervir is at (\S+)/.exec(said);
+      if (match?.[1]) resolve(match[1]);
+    };
+    child.stdout?.on('data', listen);
+    child.stderr?.on('data', listen);
+    child.on('exit', (code) => reject(new Error(`the server ended with ${String(code)}: ${said}`)));
+  });
+  return {
+    address,
+    folder,
+    kill: () =>
+      new Promise((resolve) => {
+        child.removeAllListeners('exit');
+        child.once('exit', () => resolve());
+        child.kill('SIGKILL');
+      }),
+  };
+}
+
+/** A headless Chromium with a profile of its own. */
+export async function openBrowser(): Promise<{ browser: Browser; close(): Promise<void> }> {
+  const profile = mkdtempSync(join(tmpdir(), 'hervir-profile-'));
+  const browser = await puppeteer.launch({
+    executablePath: CHROMIUM.paths.find((path) => existsSync(path)) ?? 'chromium',
+    headless: true,
+    userDataDir: profile,
+    args: [...CHROMIUM.flags, '--lang=en'],
+  });
+  return {
+    browser,
+    async close() {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
+
+/** What a person does and sees, by role and name. */
+export class Person {
+  /** Requests that left our own server, and errors of the page: both stay empty. */
+  readonly strayRequests: string[] = [];
+  readonly pageErrors: string[] = [];
+
+  private constructor(
+    readonly page: Page,
+    private readonly address: string,
+  ) {}
+
+  static async at(browser: Browser, address: string, size = { width: 1280, height: 800 }): Promise<Person> {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport(size);
+    const person = new Person(page, address);
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!url.startsWith(address) && !url.startsWith('data:') && !url.startsWith('blob:'))
+        person.strayRequests.push(url);
+    });
+    page.on('pageerror', (error) => person.pageErrors.push(error instanceof Error ? error.message : String(error)));
+    return person;
+  }
+
+  async goes(path: string): Promise<void> {
+    await this.page.goto(this.address + path, { waitUntil: 'domcontentloaded' });
+  }
+
+  /** The element a person would name so; waits until it is there. */
+  async finds(role: string, name: string): Promise<ElementHandle> {
+    const handle = await this.page.waitForSelector(named(role, name), { timeout: 15_000, visible: true });
+    if (!handle) throw new Error(`no ${role} "${name}"`);
+    return handle;
+  }
+
+  async presses(role: string, name: string): Promise<void> {
+    // Waits until it has stopped moving: lists and menus open with a short motion.
+    await this.page.locator(named(role, name)).setTimeout(15_000).click();
+  }
+
+  async reads(text: string | RegExp): Promise<void> {
+    const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
+    await this.page.waitForFunction(
+      (pattern: string) => new RegExp(pattern).test(document.body.innerText),
+      { timeout: 15_000 },
+      source,
+    );
+  }
+
+  /** All that can be read on the page. */
+  text(): Promise<string> {
+    return this.page.evaluate(() => document.body.innerText);
+  }
+
+  /** Replaces what stands in a field, and leaves it. */
+  async writes(role: string, name: string, value: string): Promise<void> {
+    const field = await this.finds(role, name);
+    // A dialog that is still opening takes the focus back to itself: as a person would, look whether it was written.
+    for (let attempt = 0; attempt < 5; attempt += 1) {
+      await field.evaluate((element) => {
+        (element as unknown as { focus(): void }).focus();
+        (element as unknown as { select(): void }).select();
+      });
+      await this.page.keyboard.type(value);
+      if ((await field.evaluate((element) => (element as unknown as { value: string }).value)) === value) break;
+    }
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Sees that a field holds a text. */
+  async seesIn(role: string, name: string, value: string): Promise<void> {
+    const field = await this.finds(role, name);
+    await this.page.waitForFunction(
+      (element: Element, wanted: string) => (element as HTMLInputElement).value === wanted,
+      { timeout: 15_000 },
+      field,
+      value,
+    );
+  }
+
+  /** Puts the keyboard where a press of Tab would. */
+  async focuses(role: string, name: string): Promise<void> {
+    await (await this.finds(role, name)).evaluate((element) => (element as unknown as { focus(): void }).focus());
+  }
+
+  /** Waits until the room is drawn: nothing is opening or reckoning any more. */
+  async settles(): Promise<void> {
+    await this.page.waitForFunction(
+      async () => {
+        await document.fonts.ready;
+        return (
+          document.querySelector('main')?.innerText !== '' &&
+          !/Opening…|Reckoning|Looking for/.test(document.body.innerText)
+        );
+      },
+      { timeout: 20_000 },
+    );
+  }
+
+  /** Opens a list and takes an entry by its words. */
+  async picks(name: string, entry: string): Promise<void> {
+    const list = await this.finds('combobox', name);
+    await list.click();
+    await list.type(entry).catch(() => undefined);
+    const option = await this.page.waitForSelector(
+      `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
+      { visible: true, timeout: 15_000 },
+    );
+    await option?.click();
+  }
+
+  async leaves(): Promise<void> {
+    await this.page.browserContext().close();
+  }
+}

@@ -1,0 +1,4 @@
+import { buildAll, install } from './lib.mjs';
+
+install();
+buildAll();

@@ -1,0 +1,94 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The project's root. */
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+/** Where Debian puts Chromium, and the flags it is started with. */
+export const chromium = JSON.parse(readFileSync(join(root, 'e2e/chromium.json'), 'utf8'));
+
+/** The Chromium of this machine, or undefined. */
+export const chromiumPath = () => chromium.paths.find((path) => existsSync(path));
+
+/** Runs a command in the project and stops the script when it fails. */
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (result.error) throw result.error;
+  return result.status ?? 1;
+}
+
+/** Stops with one clear line. */
+export function stop(message, code = 1) {
+  process.stderr.write(`${message}\n`);
+  process.exit(code);
+}
+
+/** Installs what the lock file says, once: again only when the lock file has changed. Needs nothing but Node and npm. */
+export function install({ quiet = false } = {}) {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19))
+    stop(`Hervir needs Node 20.19 or newer; this is ${process.versions.node}.`);
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const stamp = join(root, 'node_modules', '.hervir-installed');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  // A folder that npm filled by hand from this very lock file counts as installed.
+  const status = run('npm', ['ci', '--no-audit', '--no-fund'], quiet ? { stdio: ['ignore', 'ignore', 'inherit'] } : {});
+  if (status !== 0) stop('Installing failed: is the package registry within reach?');
+  writeFileSync(stamp, lock);
+}
+
+function newest(folder) {
+  let latest = 0;
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    latest = Math.max(latest, entry.isDirectory() ? newest(path) : statSync(path).mtimeMs);
+  }
+  return latest;
+}
+
+/** True when a workspace's sources are newer than what was last built from them. */
+export function stale(workspaces, stampName) {
+  const stamp = join(root, 'node_modules', '.cache', `hervir-${stampName}`);
+  if (!existsSync(stamp)) return true;
+  const built = statSync(stamp).mtimeMs;
+  return workspaces.some((name) => newest(join(root, name, 'src')) > built || !existsSync(join(root, name, 'dist')));
+}
+
+/** Notes that a build is done. */
+export function stampBuild(stampName) {
+  const folder = join(root, 'node_modules', '.cache');
+  mkdirSync(folder, { recursive: true });
+  writeFileSync(join(folder, `hervir-${stampName}`), new Date().toISOString());
+}
+
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+
+/** Compiles the reckoning and the contract where they have changed. */
+export function buildReckoning({ quiet = false } = {}) {
+  if (!stale(['core', 'contract'], 'reckoning')) return;
+  const status = run(bin('tsc'), ['-b', 'core', 'contract'], quiet ? { stdio: ['ignore', 2, 2] } : {});
+  if (status !== 0) stop('The reckoning does not compile.');
+  stampBuild('reckoning');
+}
+
+/** Compiles everything and bundles the web where anything has changed. */
+export function buildAll() {
+  buildReckoning();
+  if (!stale(['core', 'contract', 'server', 'web'], 'all')) return;
+  if (run(bin('tsc'), ['-b', 'server']) !== 0) stop('The server does not compile.');
+  if (run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') }) !== 0)
+    stop('The web does not build.');
+  stampBuild('all');
+}
+
+/** Runs the server in the foreground and hands it the signals that end this script. */
+export function serve(args) {
+  const child = spawn(process.execPath, [join(root, 'server/dist/main.js'), ...args], { cwd: root, stdio: 'inherit' });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
+}

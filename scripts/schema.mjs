@@ -1,0 +1,11 @@
+// npm run schema: writes the published JSON Schema anew from the schema that reads plans.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { buildReckoning, install, root } from './lib.mjs';
+
+install();
+buildReckoning();
+const { planJsonSchema } = createRequire(import.meta.url)(join(root, 'contract/dist/index.js'));
+mkdirSync(join(root, 'docs/schema'), { recursive: true });
+writeFileSync(join(root, 'docs/schema/braise-v1.json'), `${JSON.stringify(planJsonSchema(), null, 2)}\n`);

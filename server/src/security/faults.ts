@@ -1,0 +1,96 @@
+import type { Fault, Read } from '@hervir/contract';
+import {
+  BadRequestException,
+  Catch,
+  ConflictException,
+  HttpException,
+  NotFoundException,
+  type ArgumentsHost,
+  type ExceptionFilter,
+} from '@nestjs/common';
+import type { Response } from 'express';
+import { PinoLogger } from 'nestjs-pino';
+
+/** What a reader found, or a 400 with every fault. */
+export function orBadRequest<T>(read: Read<T>): T {
+  if (read.ok) return read.value;
+  throw new BadRequestException({ faults: read.faults });
+}
+
+export function notFound(what: string, id: string): NotFoundException {
+  return new NotFoundException({
+    faults: [{ path: 'id', problem: `no ${what} ${id.slice(0, 40)}`, allowed: `an id of a ${what}` }],
+  });
+}
+
+/** Somebody else saved in between: the answer carries what is there now. */
+export function conflict(revision: number, current: unknown): ConflictException {
+  return new ConflictException({
+    faults: [{ path: 'revision', problem: 'was saved elsewhere in between', allowed: String(revision) }],
+    current,
+  });
+}
+
+interface BodyParserError {
+  readonly type?: string;
+  readonly status?: number;
+  readonly limit?: number;
+}
+
+/** Errors of the body parser say what was wrong with the request, not with us. */
+function bodyFault(error: BodyParserError): { status: number; fault: Fault } | undefined {
+  switch (error.type) {
+    case 'entity.too.large':
+      return {
+        status: 413,
+        fault: {
+          path: '',
+          problem: 'the request is too large',
+          allowed: `up to ${Math.round((error.limit ?? 0) / 1000)} kB`,
+        },
+      };
+    case 'entity.parse.failed':
+      return { status: 400, fault: { path: '', problem: 'is not JSON', allowed: 'a JSON document' } };
+    case 'encoding.unsupported':
+    case 'charset.unsupported':
+      return { status: 415, fault: { path: '', problem: 'is in an unknown encoding', allowed: 'UTF-8' } };
+    default:
+      return typeof error.status === 'number' && error.status >= 400 && error.status < 500
+        ? { status: error.status, fault: { path: '', problem: 'cannot be read', allowed: 'a JSON document' } }
+        : undefined;
+  }
+}
+
+/** Every error leaves as `{ faults: [...] }`: path, what is wrong, what is allowed. */
+@Catch()
+export class FaultFilter implements ExceptionFilter {
+  constructor(private readonly log: PinoLogger) {}
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    if (error instanceof HttpException) {
+      const body = error.getResponse();
+      const known = typeof body === 'object' && 'faults' in body;
+      // The framework turns a body that does not parse into a bare 400.
+      const problem =
+        error.getStatus() === 404
+          ? 'there is nothing at this address'
+          : error.getStatus() === 400
+            ? 'is not JSON'
+            : error.message;
+      response
+        .status(error.getStatus())
+        .json(known ? body : { faults: [{ path: '', problem, allowed: 'see /api/openapi.json' }] });
+      return;
+    }
+    const fault = bodyFault(error as BodyParserError);
+    if (fault) {
+      response.status(fault.status).json({ faults: [fault.fault] });
+      return;
+    }
+    this.log.error({ err: error }, 'request failed');
+    response.status(500).json({
+      faults: [{ path: '', problem: 'something failed on our side; nothing was changed', allowed: 'try again' }],
+    });
+  }
+}

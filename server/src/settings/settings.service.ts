@@ -1,0 +1,26 @@
+import { readSettings, type Settings } from '@hervir/contract';
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { SettingsEntity } from '../database/entities';
+
+const THE_ROW = 1;
+
+/** What the cook sets once for the kitchen. */
+@Injectable()
+export class SettingsService {
+  constructor(private readonly em: EntityManager) {}
+
+  /** As kept, with the defaults that have come since. */
+  async read(): Promise<Settings> {
+    const row = await this.em.fork().findOne(SettingsEntity, { id: THE_ROW });
+    const read = readSettings(row?.settings ?? {});
+    if (!read.ok)
+      throw new Error(`stored settings cannot be read: ${read.faults.map((fault) => fault.path).join(', ')}`);
+    return read.value;
+  }
+
+  async save(settings: Settings): Promise<Settings> {
+    await this.em.fork().upsert(SettingsEntity, { id: THE_ROW, settings });
+    return settings;
+  }
+}

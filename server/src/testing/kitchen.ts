@@ -1,0 +1,54 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { start, type Running } from '../application';
+import type { Config } from '../config';
+
+/** A real server on loopback with a folder of its own, for a test. */
+export interface TestKitchen extends Running {
+  readonly folder: string;
+  /** A request as a browser on the page would send it. */
+  send(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ): Promise<{ status: number; body: unknown; headers: Headers }>;
+}
+
+/** Starts a server the way main does, on any free port. */
+export async function openKitchen(config: Partial<Config> = {}): Promise<TestKitchen> {
+  process.env['HERVIR_LOG'] = 'silent';
+  const folder = config.dataFolder ?? mkdtempSync(join(tmpdir(), 'hervir-'));
+  const running = await start({
+    host: '127.0.0.1',
+    port: 0,
+    demo: false,
+    extraHosts: [],
+    ...config,
+    dataFolder: folder,
+  });
+  return {
+    folder,
+    address: running.address,
+    async close() {
+      await running.close();
+      if (config.dataFolder === undefined) rmSync(folder, { recursive: true, force: true });
+    },
+    async send(method, path, body, headers = {}) {
+      const response = await fetch(`${running.address}${path}`, {
+        method,
+        headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+        ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      });
+      const text = await response.text();
+      let parsed: unknown = text;
+      try {
+        parsed = JSON.parse(text);
+      } catch {
+        // A page, or nothing: the text itself is what came.
+      }
+      return { status: response.status, body: parsed, headers: response.headers };
+    },
+  };
+}

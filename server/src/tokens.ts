@@ -1,0 +1,2 @@
+/** Injection token of the configuration. */
+export const CONFIG = Symbol('config');

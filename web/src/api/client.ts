@@ -1,0 +1,61 @@
+import type { Fault } from '@hervir/contract';
+
+/** The server refused, and says why field by field. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly faults: readonly Fault[],
+    readonly body: unknown,
+  ) {
+    super(faults.map((fault) => `${fault.path}: ${fault.problem}`).join('; ') || `the server answered ${status}`);
+  }
+}
+
+/** The server could not be reached at all. */
+export class Away extends Error {
+  constructor() {
+    super('The server does not answer.');
+  }
+}
+
+/**
+ * One request to our own server.
+ *
+ * @throws Away when there is no answer, Refused when there is one and it is no
+ */
+export async function request<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  keepalive = false,
+): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      keepalive,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Away();
+  }
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return answer as T;
+  // A proxy, or our own static files while the server restarts, answers without faults: as good as away.
+  if (response.status >= 500 && !hasFaults(answer)) throw new Away();
+  throw new Refused(response.status, hasFaults(answer) ? answer.faults : [], answer);
+}
+
+function hasFaults(answer: unknown): answer is { faults: readonly Fault[] } {
+  return typeof answer === 'object' && answer !== null && Array.isArray((answer as { faults?: unknown }).faults);
+}
+
+/** A UUID made here: also over plain http in the house, where the browser has no randomUUID. */
+export function newId(): string {
+  if (typeof crypto.randomUUID === 'function') return crypto.randomUUID();
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] as number) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] as number) & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}

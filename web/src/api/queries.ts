@@ -1,0 +1,106 @@
+import type { BraiseRecord, BraiseSummary, Settings, StoredCooker } from '@hervir/contract';
+import type { Plan } from '@hervir/core';
+import {
+  QueryClient,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { Away, newId, request } from './client';
+
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { retry: (count, error) => error instanceof Away && count < 2, staleTime: 5_000 } },
+});
+
+export const keys = {
+  braises: ['braises'] as const,
+  braise: (id: string) => ['braise', id] as const,
+  cookers: ['cookers'] as const,
+  settings: ['settings'] as const,
+  health: ['health'] as const,
+};
+
+export const useBraises = (): UseQueryResult<BraiseSummary[]> =>
+  useQuery({ queryKey: keys.braises, queryFn: () => request<BraiseSummary[]>('GET', '/braises') });
+
+export const useCookers = (): UseQueryResult<StoredCooker[]> =>
+  useQuery({ queryKey: keys.cookers, queryFn: () => request<StoredCooker[]>('GET', '/cookers') });
+
+export const useSettings = (): UseQueryResult<Settings> =>
+  useQuery({ queryKey: keys.settings, queryFn: () => request<Settings>('GET', '/settings'), staleTime: 60_000 });
+
+export const useHealth = (): UseQueryResult<{ status: 'ok'; demo: boolean }> =>
+  useQuery({
+    queryKey: keys.health,
+    queryFn: () => request<{ status: 'ok'; demo: boolean }>('GET', '/health'),
+    staleTime: Infinity,
+  });
+
+/** Saves settings; what is shown changes at once, and back if the server says no. */
+export function useSaveSettings(): UseMutationResult<Settings, Error, Settings, { before: Settings | undefined }> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (settings: Settings) => request<Settings>('PUT', '/settings', settings),
+    onMutate: (settings) => {
+      const before = client.getQueryData<Settings>(keys.settings);
+      client.setQueryData(keys.settings, settings);
+      return { before };
+    },
+    onError: (_error, _settings, context) => client.setQueryData(keys.settings, context?.before),
+  });
+}
+
+/** Keeps a new plan under an id made here, so that pressing twice, or sending again, keeps one. */
+export function useCreateBraise(): UseMutationResult<BraiseRecord, Error, Plan> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (plan: Plan) => request<BraiseRecord>('POST', '/braises', { id: newId(), plan }),
+    onSuccess: (record) => {
+      client.setQueryData(keys.braise(record.id), record);
+      void client.invalidateQueries({ queryKey: keys.braises });
+    },
+  });
+}
+
+export interface PlanActions {
+  rename(id: string, name: string): Promise<void>;
+  copy(id: string): Promise<void>;
+  remove(id: string): Promise<void>;
+  restore(id: string): Promise<void>;
+}
+
+/** What can be done to a plan from a list. Each throws what the server said. */
+export function usePlanActions(): PlanActions {
+  const client = useQueryClient();
+  const done = async (id: string): Promise<void> => {
+    client.removeQueries({ queryKey: keys.braise(id) });
+    await client.invalidateQueries({ queryKey: keys.braises });
+  };
+  const open = (id: string): Promise<BraiseRecord> => request('GET', `/braises/${id}`);
+  return {
+    async rename(id, name) {
+      const { plan, revision } = await open(id);
+      await request('PUT', `/braises/${id}`, { revision, plan: { ...plan, name } });
+      await done(id);
+    },
+    async copy(id) {
+      const { plan } = await open(id);
+      const copyId = newId();
+      await request('POST', '/braises', {
+        id: copyId,
+        plan: { ...plan, name: plan.name === '' ? '' : `${plan.name.slice(0, 112)} (copy)` },
+      });
+      await done(copyId);
+    },
+    async remove(id) {
+      await request('DELETE', `/braises/${id}`);
+      await done(id);
+    },
+    async restore(id) {
+      await request('POST', `/braises/${id}/restore`);
+      await done(id);
+    },
+  };
+}

@@ -1,0 +1,8 @@
+/** The rooms of the rail, in order; Alt and a digit goes to each. */
+export const ROOMS = [
+  { path: '/', name: 'Tonight' },
+  { path: '/bench', name: 'Bench' },
+  { path: '/times', name: 'Times' },
+  { path: '/cookers', name: 'Cookers' },
+  { path: '/settings', name: 'Settings' },
+] as const;

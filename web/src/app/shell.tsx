@@ -1,0 +1,98 @@
+import { Modal } from 'antd';
+import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { useHealth, useSaveSettings, useSettings } from '../api/queries';
+import { usePreferences } from '../state/preferences';
+import { useUnits } from '../shared/use-units';
+import { ROOMS } from './rooms';
+import { useRoomKeys } from './shortcuts';
+import type { Colours } from './theme';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['Alt 1 … 9', 'go to a room'],
+  ['1 … 6', 'open a station on the bench'],
+  ['← →', 'on the line: a minute less or more under pressure'],
+  ['Page ↓ ↑', 'on the line: five minutes'],
+  ['Ctrl Z, Ctrl Y', 'undo and redo on the bench'],
+  ['?', 'these keys'],
+];
+
+/** The frame of every room: the rail, and what hangs over all of them. */
+export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
+  const settings = useSettings().data;
+  const demo = useHealth().data?.demo ?? false;
+  const save = useSaveSettings();
+  const { system } = useUnits();
+  const setColours = usePreferences((state) => state.setColours);
+  const [keysShown, setKeysShown] = useState(false);
+  const { pathname } = useLocation();
+  useRoomKeys(
+    useCallback(() => setKeysShown(true), []),
+    settings?.letterKeys ?? true,
+  );
+  const room = [...ROOMS].reverse().find(({ path }) => (path === '/' ? pathname === '/' : pathname.startsWith(path)));
+  useEffect(() => {
+    document.title = room && room.path !== '/' ? `${room.name} · Hervir` : 'Hervir';
+  }, [room]);
+
+  return (
+    <>
+      <header className="rail">
+        <NavLink to="/" className="rail-name" aria-label="Hervir, tonight">
+          hervir
+        </NavLink>
+        <nav className="rail-rooms" aria-label="Rooms">
+          {ROOMS.map(({ path, name }) => (
+            <NavLink key={path} to={path} end={path === '/'}>
+              {name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="rail-side">
+          {settings && (
+            <span className="rail-place">
+              {Math.round(settings.kitchen.altitudeM)} m{demo ? ' · demo kitchen' : ''}
+            </span>
+          )}
+          {settings && (
+            <button
+              type="button"
+              className="rail-button"
+              aria-label={
+                system === 'metric'
+                  ? 'g · cm · °C: change to pounds and inches'
+                  : 'lb · in · °F: change to grams and centimetres'
+              }
+              onClick={() => save.mutate({ ...settings, units: system === 'metric' ? 'us' : 'metric' })}
+            >
+              {system === 'metric' ? 'g · cm · °C' : 'lb · in · °F'}
+            </button>
+          )}
+          <button type="button" className="rail-button" onClick={() => setColours(colours === 'day' ? 'night' : 'day')}>
+            {colours === 'day' ? 'Night' : 'Day'}
+          </button>
+        </div>
+      </header>
+      <main>
+        <Suspense fallback={<p className="room dim">Opening…</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Modal title="Keys" open={keysShown} onCancel={() => setKeysShown(false)} footer={null}>
+        <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 24px', margin: 0 }}>
+          {KEYS.map(([key, what]) => (
+            <div key={key} style={{ display: 'contents' }}>
+              <dt className="figure" style={{ fontWeight: 700 }}>
+                {key}
+              </dt>
+              <dd style={{ margin: 0 }}>{what}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="dim" style={{ marginTop: 12 }}>
+          Single keys can be switched off in Settings.
+        </p>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { ROOMS } from './rooms';
+
+/** True where a key belongs to what is being typed in. */
+export function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+/** Alt with a digit changes room, `?` shows the keys; wherever one is. */
+export function useRoomKeys(showKeys: () => void, letterKeys: boolean): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.altKey && /^Digit[1-9]$/.test(event.code)) {
+        const room = ROOMS[Number(event.code.slice(5)) - 1];
+        if (!room) return;
+        event.preventDefault();
+        void navigate(room.path);
+      } else if (event.key === '?' && letterKeys && !isTyping(event.target)) {
+        showKeys();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [navigate, showKeys, letterKeys]);
+}

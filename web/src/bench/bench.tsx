@@ -1,0 +1,234 @@
+import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import type { BraiseRecord } from '@hervir/contract';
+import { printDuration } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Checkbox, Collapse } from 'antd';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { Refused, request } from '../api/client';
+import { keys, queryClient, useBraises, useSettings } from '../api/queries';
+import { isTyping } from '../app/shortcuts';
+import { Line } from '../shared/line/line';
+import { Trouble } from '../shared/trouble';
+import { useUnits } from '../shared/use-units';
+import { flush, redo, undo, useBench } from '../state/bench-store';
+import { usePreferences } from '../state/preferences';
+import { useAlternatives } from '../workers/use-alternatives';
+import { useForecast } from '../workers/use-forecast';
+import { MeatStation } from './meat-station';
+import { PotStation, SearStation } from './other-stations';
+import { ReleaseStation } from './release-station';
+import { ReasonsPanel } from './reasons-panel';
+import { SaveNote } from './save-note';
+import { BenchSentence } from './sentence';
+import { MARKS, stationHeads } from './station-heads';
+import { useFaults } from './use-faults';
+
+const LINE_HEIGHT = 338;
+
+/** The bench without a plan named: the one last open, or a word on how to get one. */
+export function BenchDoor(): ReactNode {
+  const last = usePreferences((state) => state.lastPlan);
+  const braises = useBraises();
+  if (braises.isPending) return <p className="room dim">Opening…</p>;
+  const plans = braises.data ?? [];
+  const there = plans.find((plan) => plan.id === last) ?? plans[0];
+  if (there) return <Navigate to={`/bench/${there.id}`} replace />;
+  return (
+    <div className="room">
+      <h1>The bench is empty</h1>
+      <p style={{ marginTop: 8 }}>
+        Say what you have on <Link to="/">Tonight</Link>, then “Open on the bench”.
+      </p>
+    </div>
+  );
+}
+
+/** One plan on the bench. */
+export function Bench(): ReactNode {
+  const { id = '' } = useParams();
+  const setLastPlan = usePreferences((state) => state.setLastPlan);
+  const { open, close } = useBench.getState();
+  const stored = useQuery({
+    queryKey: keys.braise(id),
+    queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
+    // The store is the truth while the bench is open; a refetch must not pull an older plan under the cook's hands.
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  const record = stored.data;
+  const openId = useBench((state) => state.id);
+
+  useEffect(() => {
+    if (!record) return;
+    open(record);
+    setLastPlan(record.id);
+  }, [record, open, setLastPlan]);
+  useEffect(() => {
+    const leaving = (): void => void flush(true);
+    window.addEventListener('pagehide', leaving);
+    return () => {
+      window.removeEventListener('pagehide', leaving);
+      close();
+      void queryClient.invalidateQueries({ queryKey: keys.braises });
+    };
+  }, [id, close]);
+
+  if (stored.error) {
+    const gone = stored.error instanceof Refused && stored.error.status === 404;
+    return (
+      <div className="room">
+        {gone ? (
+          <>
+            <h1>This plan is not here</h1>
+            <p style={{ marginTop: 8 }}>
+              It was never kept, or not in this kitchen. <Link to="/">Back to Tonight</Link>
+            </p>
+          </>
+        ) : (
+          <Trouble what="The plan cannot be opened." error={stored.error} again={() => void stored.refetch()} />
+        )}
+      </div>
+    );
+  }
+  if (openId !== id) return <p className="room dim">Opening…</p>;
+  return <OpenBench />;
+}
+
+function useBenchKeys(onStation: (index: number) => void, letterKeys: boolean): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (isTyping(event.target)) return;
+      const undoing = event.ctrlKey || event.metaKey;
+      const key = event.key.toLowerCase();
+      if (undoing && key === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) redo();
+        else undo();
+      } else if (undoing && key === 'y') {
+        event.preventDefault();
+        redo();
+      } else if (letterKeys && !undoing && !event.altKey && /^[1-6]$/.test(event.key)) {
+        onStation(Number(event.key) - 1);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [onStation, letterKeys]);
+}
+
+function OpenBench(): ReactNode {
+  const { plan, dragged, edit, drag, save } = useBench();
+  const settings = useSettings().data;
+  const { print } = useUnits();
+  const [station, setStation] = useState('meat');
+  const [showCore, setShowCore] = useState(false);
+  const shown = useMemo(
+    () => (plan === null || dragged === null ? plan : { ...plan, pressureMinutes: dragged }),
+    [plan, dragged],
+  );
+  const reckoning = useForecast(shown);
+  const { forecast } = reckoning;
+  const alternatives = useAlternatives(plan);
+  const faultAt = useFaults(reckoning, save);
+  const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
+  const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);
+  const heads = plan ? stationHeads(plan, forecast, print, reckoning.fault?.path.startsWith('meat') ?? false) : [];
+  useBenchKeys((index) => setStation(heads[index]?.key ?? station), settings?.letterKeys ?? true);
+  if (plan === null) return null;
+
+  const props = { plan, edit, faultAt };
+  const bodies: Readonly<Record<string, ReactNode>> = {
+    meat: <MeatStation {...props} forecast={forecast} />,
+    sear: <SearStation {...props} />,
+    pot: <PotStation {...props} />,
+    vegetables: <p className="dim">Coming at its station.</p>,
+    release: <ReleaseStation {...props} alternatives={alternatives} />,
+    sauce: <p className="dim">Coming at its station.</p>,
+  };
+
+  return (
+    <div className="bench">
+      <h1 className="visually-hidden">{plan.name === '' ? 'Bench' : plan.name}</h1>
+      <div className="bench-head">
+        {forecast ? (
+          <BenchSentence
+            forecast={forecast}
+            onServeAt={(serveAt) => edit((before) => ({ ...before, serveAt }))}
+            onPropose={() => edit((before) => ({ ...before, pressureMinutes: null }))}
+          />
+        ) : (
+          <p className="bench-sentence dim">Reckoning…</p>
+        )}
+        <div style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
+          <SaveNote />
+          <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
+          <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
+        </div>
+      </div>
+      {reckoning.broken !== null && (
+        <p role="alert" style={{ color: 'var(--ember)', marginBottom: 12 }}>
+          The reckoning failed: {reckoning.broken}. The figures below are from before.
+        </p>
+      )}
+      <div className="bench-grid">
+        <section className="vessel stations" aria-label="Stations">
+          <Collapse
+            ghost
+            // One at a time, but not its `accordion`: that one claims to be tabs, and holds what tabs must not.
+            activeKey={[station]}
+            onChange={(open) => setStation(open.find((key) => key !== station) ?? '')}
+            items={heads.map((head, i) => ({
+              key: head.key,
+              showArrow: false,
+              label: (
+                <span className="station-head">
+                  <span className="number">{i + 1}</span>
+                  <span className="title">{head.title}</span>
+                  <span className={`verdict ${head.tone}`}>
+                    <span aria-hidden>{MARKS[head.tone]}</span> {head.verdict}
+                  </span>
+                  {station !== head.key && <span className="summary">{head.summary}</span>}
+                </span>
+              ),
+              children: bodies[head.key],
+            }))}
+          />
+        </section>
+        <div className="bench-right">
+          <section className="vessel panel" aria-label="The line">
+            <div className="panel-head">
+              <h2>The line</h2>
+              <Checkbox checked={showCore} onChange={(event) => setShowCore(event.target.checked)}>
+                middle of the meat
+              </Checkbox>
+              {forecast && (
+                <span className="dim" style={{ fontSize: 14 }}>
+                  {printDuration(forecast.clock.totalMinutes)} in all, {printDuration(forecast.clock.handsOnMinutes)}{' '}
+                  hands-on
+                </span>
+              )}
+            </div>
+            {forecast && (
+              <Line
+                forecast={forecast}
+                minutes={shown?.pressureMinutes ?? forecast.pressureMinutes}
+                height={LINE_HEIGHT}
+                showCore={showCore}
+                onDrag={drag}
+                onDrop={(minutes) => {
+                  drag(null);
+                  edit((before) =>
+                    before.pressureMinutes === minutes ? before : { ...before, pressureMinutes: minutes },
+                  );
+                }}
+              />
+            )}
+          </section>
+          {forecast && <ReasonsPanel plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />}
+        </div>
+      </div>
+    </div>
+  );
+}

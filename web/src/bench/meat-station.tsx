@@ -1,0 +1,154 @@
+import { cutById, FORMS, LIMITS, type Form, type Forecast, type Plan } from '@hervir/core';
+import { InputNumber, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { Choice, Field } from '../shared/field';
+import { QuantityInput } from '../shared/quantity-input';
+import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
+import type { FaultAt } from './use-faults';
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly faultAt: FaultAt;
+}
+
+/** The first station: which meat, how much, cut how, from where, until when. */
+export function MeatStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+  const { meat } = plan;
+  const cut = cutById(meat.cut);
+  const change = (part: Partial<Plan['meat']>): void =>
+    edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
+  return (
+    <div className="fields">
+      <Field label="Cut" fault={faultAt('meat.cut')}>
+        {(id) => (
+          <Select
+            id={id}
+            value={meat.cut}
+            showSearch={{ optionFilterProp: 'label' }}
+            options={CUT_OPTIONS}
+            onChange={(next) => {
+              const { forms, boneShare } = cutById(next);
+              const form: Form = forms.includes(meat.form) ? meat.form : (forms[0] ?? 'whole');
+              // Another cut has another shape: what was measured was measured on the old one.
+              change({
+                cut: next,
+                form,
+                boneIn: boneShare > 0 && form !== 'chunks' && form !== 'bite-size',
+                pieces: undefined,
+                thicknessCm: undefined,
+              });
+            }}
+          />
+        )}
+      </Field>
+      <Choice
+        label="Cut into"
+        value={meat.form}
+        options={FORMS.filter((form) => cut.forms.includes(form)).map((form) => ({
+          value: form,
+          label: FORM_NAMES[form],
+        }))}
+        fault={faultAt('meat.form')}
+        onChange={(form) => change({ form, pieces: undefined, thicknessCm: undefined })}
+      />
+      <Field label="As bought" fault={faultAt('meat.grams') ?? faultAt('meat.trimGrams')}>
+        {(id) => (
+          <div className="pair">
+            <QuantityInput
+              id={id}
+              label="As bought"
+              kind="mass"
+              value={meat.grams}
+              range={LIMITS.meatGrams}
+              onChange={(grams) => grams !== undefined && change({ grams })}
+            />
+            <QuantityInput
+              label="Trimmed off"
+              kind="mass"
+              value={meat.trimGrams}
+              range={LIMITS.trimGrams}
+              suffix={<span className="dim">off</span>}
+              onChange={(trimGrams) => trimGrams !== undefined && change({ trimGrams })}
+            />
+          </div>
+        )}
+      </Field>
+      {cut.boneShare > 0 && (
+        <Choice
+          label="Bone"
+          value={meat.boneIn ? 'in' : 'out'}
+          options={[
+            { value: 'in', label: 'On the bone' },
+            { value: 'out', label: 'Boned' },
+          ]}
+          onChange={(bone) => change({ boneIn: bone === 'in' })}
+        />
+      )}
+      <Field label="Pieces" fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
+        {(id) => (
+          <div className="pair">
+            <InputNumber
+              id={id}
+              style={{ width: '100%' }}
+              min={LIMITS.pieces.min}
+              max={LIMITS.pieces.max}
+              precision={0}
+              value={meat.pieces ?? null}
+              placeholder={forecast ? `about ${forecast.piece.count}` : ''}
+              onChange={(pieces) => change({ pieces: pieces ?? undefined })}
+            />
+            <QuantityInput
+              label="Thickness"
+              kind="length"
+              value={meat.thicknessCm}
+              range={LIMITS.thicknessCm}
+              derived={forecast?.piece.thicknessCm ?? 5}
+              suffix={<span className="dim">thick</span>}
+              onChange={(thicknessCm) => change({ thicknessCm })}
+            />
+          </div>
+        )}
+      </Field>
+      <Choice
+        label="From"
+        value={meat.startsFrom}
+        options={[
+          { value: 'fridge', label: 'Fridge' },
+          { value: 'room', label: 'Room' },
+          { value: 'frozen', label: 'Frozen' },
+        ]}
+        onChange={(startsFrom) => change({ startsFrom })}
+      />
+      <Choice
+        label="Until"
+        value={plan.target}
+        options={[
+          { value: 'slices', label: 'It slices' },
+          { value: 'fork', label: 'Fork' },
+          { value: 'pulls', label: 'It pulls' },
+        ]}
+        onChange={(target) => edit((before) => ({ ...before, target }))}
+      />
+      <Field label="How sure">
+        {(id) => (
+          <Select
+            id={id}
+            value={plan.confidence}
+            options={[...new Set([0.5, 0.6, 0.7, 0.8, 0.9, 0.95, plan.confidence])].sort().map((value) => ({
+              value,
+              label:
+                value === 0.5
+                  ? '5 in 10, the middle estimate'
+                  : value === 0.95
+                    ? '19 in 20'
+                    : `${Math.round(value * 100) / 10} in 10`,
+            }))}
+            onChange={(confidence) => edit((before) => ({ ...before, confidence }))}
+          />
+        )}
+      </Field>
+    </div>
+  );
+}

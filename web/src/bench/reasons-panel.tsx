@@ -1,0 +1,63 @@
+import type { Forecast, Plan } from '@hervir/core';
+import { Tabs } from 'antd';
+import type { ReactNode } from 'react';
+import type { Alternatives } from '../workers/reckoning.worker';
+import { WhatIf } from './what-if';
+
+const STEP_NAMES = {
+  meat: 'Meat',
+  sear: 'Sear',
+  pot: 'Pot',
+  vegetables: 'Vegetables',
+  release: 'Letting down',
+  plate: 'Plate',
+} as const;
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast;
+  readonly alternatives: Alternatives | null;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+}
+
+/** Why it is so, what else there is, and what to take care of. */
+export function ReasonsPanel({ plan, forecast, alternatives, edit }: Props): ReactNode {
+  return (
+    <section className="vessel panel" aria-label="Why, what if, take care">
+      <Tabs
+        items={[
+          {
+            key: 'why',
+            label: 'Why',
+            children: (
+              <ul className="reasons">
+                {forecast.reasons.map((reason) => (
+                  <li key={reason.text}>{reason.text}</li>
+                ))}
+              </ul>
+            ),
+          },
+          {
+            key: 'what-if',
+            label: 'What if',
+            children: <WhatIf plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />,
+          },
+          {
+            key: 'care',
+            label: 'Take care',
+            children: (
+              <ul className="reasons">
+                {forecast.cautions.map((caution) => (
+                  <li key={caution.code}>
+                    <strong>{STEP_NAMES[caution.step]}.</strong> {caution.text}
+                    <div className="caution-source">Source: {caution.source}</div>
+                  </li>
+                ))}
+              </ul>
+            ),
+          },
+        ]}
+      />
+    </section>
+  );
+}

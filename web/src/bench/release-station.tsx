@@ -1,0 +1,92 @@
+import { LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
+import { InputNumber } from 'antd';
+import type { ReactNode } from 'react';
+import { Choice, Field } from '../shared/field';
+import type { Alternatives } from '../workers/reckoning.worker';
+import type { FaultAt } from './use-faults';
+
+const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = {
+  natural: { label: 'By itself', gives: 'keeps large meat moist' },
+  'natural-then-quick': { label: 'In part', gives: 'so long alone, then the valve: a time to count on' },
+  quick: { label: 'Valve', gives: 'on the table soonest, spits when full' },
+};
+
+interface Props {
+  readonly plan: Plan;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly faultAt: FaultAt;
+  readonly alternatives: Alternatives | null;
+}
+
+/** Fifth station: how the pressure comes down, and the same tenderness by each way side by side. */
+export function ReleaseStation({ plan, edit, faultAt, alternatives }: Props): ReactNode {
+  const change = (part: Partial<Plan['release']>): void =>
+    edit((before) => ({ ...before, release: { ...before.release, ...part } }));
+  return (
+    <div className="fields">
+      <Choice
+        label="Let down"
+        value={plan.release.method}
+        options={(Object.keys(WAYS) as ReleaseMethod[]).map((value) => ({ value, label: WAYS[value].label }))}
+        onChange={(method) => change({ method })}
+      />
+      {plan.release.method === 'natural-then-quick' && (
+        <Field label="Minutes" fault={faultAt('release.naturalMinutes')}>
+          {(id) => (
+            <InputNumber
+              id={id}
+              style={{ width: '100%' }}
+              min={LIMITS.naturalMinutes.min}
+              max={LIMITS.naturalMinutes.max}
+              value={plan.release.naturalMinutes}
+              suffix="min"
+              onChange={(naturalMinutes) => naturalMinutes !== null && change({ naturalMinutes })}
+            />
+          )}
+        </Field>
+      )}
+      {alternatives && <Trade ways={alternatives.releases} />}
+      <p className="caution-source">
+        Hands and face away from the valve; the lid stays shut until the pin has fallen. Your cooker’s manual comes
+        first.
+      </p>
+    </div>
+  );
+}
+
+function Trade({ ways }: { readonly ways: readonly Alternative[] }): ReactNode {
+  return (
+    <table className="trade">
+      <caption>Just as tender, just as sure</caption>
+      <thead>
+        <tr>
+          <th scope="col">Let down</th>
+          <th scope="col">Pressure</th>
+          <th scope="col">Down</th>
+          <th scope="col">Table</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ways.map((way) => {
+          const method = way.release?.method ?? 'natural';
+          const later = Math.round(way.laterMinutes);
+          return (
+            <tr key={method} aria-current={way.chosen}>
+              <th scope="row">
+                {WAYS[method].label}
+                <small>{WAYS[method].gives}</small>
+              </th>
+              <td className="figure">{way.pressureMinutes}</td>
+              <td className="figure">{Math.max(1, Math.round(way.releaseMinutes))}</td>
+              <td>
+                {way.chosen || later === 0
+                  ? printDuration(way.totalMinutes)
+                  : `${Math.abs(later)} min ${later > 0 ? 'later' : 'sooner'}`}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

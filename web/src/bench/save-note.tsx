@@ -1,0 +1,53 @@
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { useBench } from '../state/bench-store';
+
+/** Where the last edit is, in a word; and the choice when two devices changed one plan. */
+export function SaveNote(): ReactNode {
+  const { save, takeTheirs, keepMine } = useBench();
+  switch (save.kind) {
+    case 'saved':
+      return (
+        <span className="save-state" role="status">
+          Saved
+        </span>
+      );
+    case 'unsaved':
+    case 'saving':
+      return (
+        <span className="save-state" role="status">
+          Saving…
+        </span>
+      );
+    case 'away':
+      return (
+        <span
+          className="save-state"
+          role="status"
+          style={{ color: 'var(--brass)', fontWeight: 700, whiteSpace: 'normal' }}
+        >
+          ▲ The server is away. Kept here, sent by itself.
+        </span>
+      );
+    case 'refused':
+      return (
+        <span
+          className="save-state"
+          role="status"
+          style={{ color: 'var(--ember)', fontWeight: 700, whiteSpace: 'normal' }}
+        >
+          ■ Not saved: mend the marked field.
+        </span>
+      );
+    case 'conflict':
+      return (
+        <div role="alert" className="card panel" style={{ maxWidth: 340 }}>
+          This plan was also changed on another device.
+          <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
+            <Button onClick={keepMine}>Keep mine</Button>
+            <Button onClick={takeTheirs}>Take theirs</Button>
+          </div>
+        </div>
+      );
+  }
+}

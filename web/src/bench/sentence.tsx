@@ -1,0 +1,112 @@
+import { inTen, printDuration, TARGET_WORDS, type Forecast } from '@hervir/core';
+import { Button, Input } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { TimeInput } from '../shared/time-input';
+import { Why } from '../shared/why';
+import { clockTime, counted, wallClockOn } from '../shared/words';
+
+interface Props {
+  readonly forecast: Forecast;
+  readonly onServeAt: (serveAt: string) => void;
+  readonly onPropose: () => void;
+}
+
+/** The whole plan in one line, each figure pressable for its why. */
+export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
+  const { clock, sear, pot, tenderness, reasons, plan } = forecast;
+  const sure = inTen(tenderness.chance.at + tenderness.chance.past);
+  return (
+    <p className="bench-sentence">
+      {clock.startAt === null || clock.eatAt === null ? (
+        <>
+          <Why figure="startAt" reasons={reasons} tone="ember">
+            {printDuration(clock.totalMinutes)}
+          </Why>{' '}
+          in all:{' '}
+        </>
+      ) : (
+        <>
+          Begin{' '}
+          <Why figure="startAt" reasons={reasons} tone="ember">
+            {clockTime(clock.startAt)}
+          </Why>{' '}
+          to eat at{' '}
+          <Why
+            figure="eatAt"
+            reasons={reasons}
+            tone="ember"
+            control={<ServeAt serveAt={clock.eatAt} onServeAt={onServeAt} />}
+          >
+            {clockTime(clock.eatAt)}
+          </Why>
+          :{' '}
+        </>
+      )}
+      {sear.batches > 0 && (
+        <>
+          <Why figure="sear" reasons={reasons}>
+            {counted(sear.batches, 'batch', 'batches')}
+          </Why>{' '}
+          of searing,{' '}
+        </>
+      )}
+      <Why
+        figure="pressureMinutes"
+        reasons={reasons}
+        tone="steam"
+        control={
+          forecast.ownMinutes && forecast.proposedMinutes !== null ? (
+            <Button style={{ marginTop: 8 }} onClick={onPropose}>
+              Take the {forecast.proposedMinutes} min Hervir proposes
+            </Button>
+          ) : undefined
+        }
+      >
+        {forecast.pressureMinutes} minutes
+      </Why>{' '}
+      under pressure
+      {forecast.ownMinutes ? ' (your own)' : ''},{' '}
+      <Why figure="releaseMinutes" reasons={reasons} tone="steam">
+        {Math.max(1, Math.round(pot.releaseMinutes))}
+      </Why>{' '}
+      to let down, {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
+      <Why figure="tenderness" reasons={reasons} tone="meat">
+        {sure.charAt(0).toUpperCase() + sure.slice(1)}
+      </Why>{' '}
+      that {TARGET_WORDS[plan.target]}.
+    </p>
+  );
+}
+
+function ServeAt({
+  serveAt,
+  onServeAt,
+}: {
+  readonly serveAt: string;
+  readonly onServeAt: (serveAt: string) => void;
+}): ReactNode {
+  const [day, setDay] = useState(serveAt.slice(0, 10));
+  const [time, setTime] = useState(clockTime(serveAt));
+  const ready = day !== '' && time !== '';
+  return (
+    <form
+      style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) onServeAt(wallClockOn(day, time));
+      }}
+    >
+      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: 90 }} />
+      <Input
+        type="date"
+        aria-label="Which day"
+        value={day}
+        onChange={(event) => setDay(event.target.value)}
+        style={{ width: 160 }}
+      />
+      <Button htmlType="submit" disabled={!ready}>
+        Eat then
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,92 @@
+import {
+  cutById,
+  cutTitle,
+  liquidById,
+  printDuration,
+  type Forecast,
+  type Plan,
+  type QuantityKind,
+} from '@hervir/core';
+import { FORM_PHRASES } from '../shared/words';
+
+/** A station folded to one line: its verdict in a word with a shape, and what it holds. */
+export interface StationHead {
+  readonly key: string;
+  readonly title: string;
+  readonly tone: 'fits' | 'watch' | 'wrong' | 'none';
+  readonly verdict: string;
+  readonly summary: string;
+}
+
+type Print = (kind: QuantityKind, value: number) => string;
+
+const SCHOOLS: Readonly<Record<Plan['sear']['school'], string>> = {
+  hard: 'Hard, every face browned',
+  quick: 'Quick, a little colour',
+  light: 'Light, stirred',
+  none: 'None, everything in cold',
+};
+
+/**
+ * The heads of the six stations.
+ *
+ * @param faulty true where a field of the meat is wrong
+ */
+export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print, faulty: boolean): StationHead[] {
+  const cut = cutById(plan.meat.cut);
+  const sure = forecast ? forecast.tenderness.chance.at + forecast.tenderness.chance.past : 0;
+  const wanted = plan.confidence - 0.005;
+  const poured = plan.liquids.reduce((sum, item) => sum + item.ml, 0);
+  const under = poured < plan.cooker.minimumLiquidMl;
+  const batches = forecast?.sear.batches ?? 0;
+  return [
+    {
+      key: 'meat',
+      title: 'Meat',
+      ...(faulty
+        ? ({ tone: 'wrong', verdict: 'cannot be' } as const)
+        : sure >= wanted
+          ? ({ tone: 'fits', verdict: `${forecast?.pressureMinutes ?? '…'} min` } as const)
+          : ({ tone: 'watch', verdict: 'may be short' } as const)),
+      summary: `${print('mass', plan.meat.grams)} of ${cutTitle(cut)}, ${FORM_PHRASES[plan.meat.form]}`,
+    },
+    {
+      key: 'sear',
+      title: 'Sear',
+      tone: forecast?.sear.steams === true ? 'watch' : 'fits',
+      verdict:
+        forecast?.sear.steams === true
+          ? 'crowded'
+          : batches === 0
+            ? 'no sear'
+            : `${batches === 1 ? '1 batch' : `${batches} batches`}, ${Math.round(forecast?.sear.minutes ?? 0)} min`,
+      summary: SCHOOLS[plan.sear.school],
+    },
+    {
+      key: 'pot',
+      title: 'Pot and liquid',
+      tone: under ? 'watch' : 'fits',
+      verdict: under ? `under ${print('volume', plan.cooker.minimumLiquidMl)}` : print('volume', poured),
+      summary:
+        plan.liquids.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`).join(', ') ||
+        'Nothing poured',
+    },
+    { key: 'vegetables', title: 'Vegetables and grains', tone: 'none', verdict: '', summary: 'Coming at its station' },
+    {
+      key: 'release',
+      title: 'Letting down',
+      tone: 'fits',
+      verdict: forecast ? printDuration(forecast.pot.releaseMinutes) : '…',
+      summary:
+        plan.release.method === 'quick'
+          ? 'Valve opened at once'
+          : plan.release.method === 'natural'
+            ? 'Left alone until the pin falls'
+            : `${plan.release.naturalMinutes} min left alone, then the valve`,
+    },
+    { key: 'sauce', title: 'Sauce and plate', tone: 'none', verdict: '', summary: 'Coming at its station' },
+  ];
+}
+
+/** Each state has a shape beside its word. */
+export const MARKS: Readonly<Record<StationHead['tone'], string>> = { fits: '●', watch: '▲', wrong: '■', none: '' };

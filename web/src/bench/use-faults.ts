@@ -1,0 +1,20 @@
+import { useMemo } from 'react';
+import type { SaveState } from '../state/bench-store';
+import type { Reckoning } from '../workers/use-forecast';
+
+/** What is wrong with a field, by its path in the plan; undefined when nothing is. */
+export type FaultAt = (path: string) => string | undefined;
+
+/** Faults of the reckoning and of the server, in one place for the fields to ask. */
+export function useFaults(reckoning: Reckoning, save: SaveState): FaultAt {
+  return useMemo(() => {
+    const known = new Map<string, string>();
+    if (save.kind === 'refused') {
+      for (const { path, problem, allowed } of save.faults)
+        known.set(path.replace(/^plan\./, ''), `${problem}; allowed: ${allowed}`);
+    }
+    if (reckoning.fault)
+      known.set(reckoning.fault.path, `${reckoning.fault.problem}; allowed: ${reckoning.fault.allowed}`);
+    return (path) => known.get(path);
+  }, [reckoning.fault, save]);
+}

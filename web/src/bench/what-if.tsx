@@ -1,0 +1,194 @@
+import {
+  GRADES,
+  METHODS,
+  printDuration,
+  type Forecast,
+  type Grade,
+  type Method,
+  type More,
+  type Plan,
+} from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, InputNumber, Select } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { useUnits } from '../shared/use-units';
+import { FORM_GOOD_FOR, FORM_NAMES, GRADE_WORDS } from '../shared/words';
+import { reckoner } from '../workers/reckoner';
+import type { Alternatives, Answer } from '../workers/reckoning.worker';
+
+export const METHOD_NAMES: Readonly<Record<Method, string>> = {
+  oven: 'Low oven',
+  simmer: 'Simmer',
+  'slow-cooker': 'Slow cooker',
+};
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast;
+  readonly alternatives: Alternatives | null;
+  readonly edit: (change: (plan: Plan) => Plan) => void;
+}
+
+/** The same dish otherwise: cut another way, without pressure, from an old recipe, or not tender yet. */
+export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode {
+  return (
+    <div className="what-if">
+      <CutAnotherWay alternatives={alternatives} edit={edit} />
+      <section aria-label="Without pressure">
+        <h3>Without pressure</h3>
+        <dl className="pairs">
+          {forecast.otherMethods.map(({ method, minutes }) => (
+            <div key={method}>
+              <dt>{METHOD_NAMES[method]}</dt>
+              <dd>{minutes === null ? 'more than a day' : printDuration(minutes)}</dd>
+            </div>
+          ))}
+        </dl>
+        {plan.meat.startsFrom === 'frozen' && (
+          <p className="field-note" style={{ color: 'var(--brass)' }}>
+            ▲ Never start frozen meat in a slow cooker: thaw it in the fridge first.
+          </p>
+        )}
+      </section>
+      <OldRecipe plan={plan} edit={edit} />
+      <StillTough plan={plan} forecast={forecast} />
+    </div>
+  );
+}
+
+function CutAnotherWay({ alternatives, edit }: Pick<Props, 'alternatives' | 'edit'>): ReactNode {
+  const { print } = useUnits();
+  if (alternatives === null) return <p className="dim">Reckoning the other ways…</p>;
+  return (
+    <section aria-label="Cut another way">
+      <h3>Cut another way</h3>
+      <ul className="cards">
+        {alternatives.forms.map((way) => {
+          const { form } = way;
+          if (form === undefined) return null;
+          return (
+            <li key={form} className="card" aria-current={way.chosen}>
+              <strong>{FORM_NAMES[form]}</strong>{' '}
+              <span className="dim">
+                {way.pieces === 1 ? 'one piece' : `${way.pieces} pieces`}, {print('length', way.thicknessCm)}
+              </span>
+              <div>
+                <span className="figure">{way.pressureMinutes} min</span> under pressure,{' '}
+                {printDuration(way.totalMinutes)} in all
+              </div>
+              <div className="dim">{FORM_GOOD_FOR[form]}</div>
+              {way.chosen ? (
+                <span className="verdict fits">● as it is</span>
+              ) : (
+                <Button
+                  size="small"
+                  onClick={() =>
+                    edit((before) => ({
+                      ...before,
+                      pressureMinutes: null,
+                      meat: { ...before.meat, form, pieces: undefined, thicknessCm: undefined },
+                    }))
+                  }
+                >
+                  Take {FORM_NAMES[form].toLowerCase()}
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
+  const [method, setMethod] = useState<Method>('oven');
+  const [minutes, setMinutes] = useState<number | null>(180);
+  const like = useQuery({
+    queryKey: ['like', plan, method, minutes],
+    queryFn: async (): Promise<Answer<number>> => reckoner('beside').minutesLike(plan, method, minutes ?? 0),
+    enabled: minutes !== null && minutes > 0,
+    staleTime: Infinity,
+    gcTime: 0,
+  }).data;
+  const found = like?.ok === true ? like.value : null;
+  return (
+    <section aria-label="From an old recipe">
+      <h3>From an old recipe</h3>
+      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+        <Select
+          aria-label="Method of the recipe"
+          value={method}
+          style={{ width: 140 }}
+          options={METHODS.map((value) => ({ value, label: METHOD_NAMES[value] }))}
+          onChange={setMethod}
+        />
+        <InputNumber
+          aria-label="Minutes of the recipe"
+          min={1}
+          max={1440}
+          value={minutes}
+          suffix="min"
+          style={{ width: 120 }}
+          onChange={setMinutes}
+        />
+        {found !== null && (
+          <>
+            <span>
+              is <strong className="figure">{found} min</strong> under pressure
+            </span>
+            <Button size="small" onClick={() => edit((before) => ({ ...before, pressureMinutes: found }))}>
+              Take {found} min
+            </Button>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
+
+const BEFORE_TARGET: readonly Grade[] = GRADES.filter((grade) => grade !== 'threads');
+
+function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): ReactNode {
+  const [found, setFound] = useState<Grade | null>(null);
+  const [done, setDone] = useState<number | null>(null);
+  const minutes = done ?? forecast.pressureMinutes;
+  const more = useQuery({
+    queryKey: ['still-tough', plan, minutes, found],
+    queryFn: async (): Promise<Answer<More | null>> => reckoner('beside').stillTough(plan, minutes, found ?? 'firm'),
+    enabled: found !== null,
+    staleTime: Infinity,
+    gcTime: 0,
+  }).data;
+  return (
+    <section aria-label="Still tough">
+      <h3>Still tough?</h3>
+      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+        After
+        <InputNumber
+          aria-label="Minutes done under pressure"
+          min={0}
+          max={360}
+          value={minutes}
+          suffix="min"
+          style={{ width: 110 }}
+          onChange={setDone}
+        />
+        it is
+        <Select
+          aria-label="What the fork finds"
+          placeholder="say how"
+          value={found}
+          style={{ width: 150 }}
+          options={BEFORE_TARGET.map((value) => ({ value, label: GRADE_WORDS[value] }))}
+          onChange={setFound}
+        />
+      </div>
+      {more?.ok === true && (
+        <p role="status" style={{ marginTop: 6 }}>
+          {more.value === null ? 'It is there: nothing more to do.' : more.value.text}
+        </p>
+      )}
+    </section>
+  );
+}

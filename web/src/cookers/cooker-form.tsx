@@ -1,0 +1,170 @@
+import { LIMITS, type Cooker, type Range } from '@hervir/core';
+import { Button, Input, InputNumber, Modal, Switch } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Refused } from '../api/client';
+import { Choice, Field } from '../shared/field';
+
+interface Props {
+  readonly cooker: Cooker;
+  readonly isNew: boolean;
+  readonly save: (cooker: Cooker) => Promise<void>;
+  readonly close: () => void;
+}
+
+interface NumberRow {
+  readonly key: 'litres' | 'baseDiameterCm' | 'gaugeKPa' | 'watts' | 'minimumLiquidMl' | 'burnCutoutC';
+  readonly label: string;
+  readonly range: Range;
+  readonly step: number;
+  readonly note?: string;
+}
+
+const NUMBERS: readonly NumberRow[] = [
+  { key: 'litres', label: 'Holds', range: LIMITS.litres, step: 0.1 },
+  {
+    key: 'baseDiameterCm',
+    label: 'Base across',
+    range: LIMITS.baseDiameterCm,
+    step: 0.5,
+    note: 'Inside, where meat can lie.',
+  },
+  {
+    key: 'gaugeKPa',
+    label: 'Pressure',
+    range: LIMITS.gaugeKPa,
+    step: 1,
+    note: 'The high setting. 10 kPa are 0.1 bar or 1.45 psi.',
+  },
+  { key: 'watts', label: 'Heater', range: LIMITS.watts, step: 50, note: 'From its plate, or time a litre of water.' },
+  {
+    key: 'minimumLiquidMl',
+    label: 'At least',
+    range: LIMITS.minimumLiquidMl,
+    step: 10,
+    note: 'The manual’s minimum liquid. Never less.',
+  },
+  {
+    key: 'burnCutoutC',
+    label: 'Burns at',
+    range: LIMITS.burnCutoutC,
+    step: 1,
+    note: 'Temperature of the base; 150 where nobody knows.',
+  },
+];
+
+/** A cooker's figures, each with what is allowed. */
+export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactNode {
+  const [cooker, setCooker] = useState(given);
+  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
+  const [saving, setSaving] = useState(false);
+  const change = (part: Partial<Cooker>): void => setCooker((before) => ({ ...before, ...part }));
+
+  const submit = async (): Promise<void> => {
+    setSaving(true);
+    setFaults({});
+    try {
+      await save({ ...cooker, name: cooker.name.trim() });
+    } catch (error) {
+      const found = error instanceof Refused ? error.faults : [];
+      setFaults(
+        found.length > 0
+          ? Object.fromEntries(found.map(({ path, problem, allowed }) => [path, `${problem}; allowed: ${allowed}`]))
+          : { '': error instanceof Error ? error.message : String(error) },
+      );
+    } finally {
+      setSaving(false);
+    }
+  };
+
+  return (
+    <Modal
+      title={isNew ? 'A new cooker' : `Change ${given.name}`}
+      open
+      onCancel={close}
+      footer={[
+        <Button key="cancel" onClick={close}>
+          Leave it
+        </Button>,
+        <Button key="save" type="primary" loading={saving} onClick={() => void submit()}>
+          {isNew ? 'Add it' : 'Keep'}
+        </Button>,
+      ]}
+    >
+      <div className="fields" style={{ gap: 8 }}>
+        <Field label="Name" fault={faults['name']}>
+          {(id) => (
+            <Input
+              id={id}
+              value={cooker.name}
+              maxLength={60}
+              onChange={(event) => change({ name: event.target.value })}
+            />
+          )}
+        </Field>
+        <Choice
+          label="Kind"
+          value={cooker.kind}
+          options={[
+            { value: 'electric', label: 'Electric' },
+            { value: 'stovetop', label: 'Stovetop' },
+          ]}
+          onChange={(kind) =>
+            change({
+              kind,
+              timerStarts: kind === 'electric' ? 'pressure' : 'pin',
+              burner: kind === 'electric' ? 'electric' : 'gas',
+            })
+          }
+        />
+        {cooker.kind === 'stovetop' && (
+          <Choice
+            label="On"
+            value={cooker.burner}
+            options={[
+              { value: 'gas', label: 'Gas' },
+              { value: 'electric', label: 'Electric, induction' },
+            ]}
+            onChange={(burner) => change({ burner })}
+          />
+        )}
+        {NUMBERS.map(({ key, label, range, step, note }) => (
+          <Field key={key} label={label} fault={faults[key]} note={note}>
+            {(id) => (
+              <InputNumber
+                id={id}
+                style={{ width: '100%' }}
+                min={range.min}
+                max={range.max}
+                step={step}
+                suffix={range.unit}
+                value={cooker[key]}
+                onChange={(value) => value !== null && change({ [key]: value })}
+              />
+            )}
+          </Field>
+        ))}
+        <Choice
+          label="Counts from"
+          value={cooker.timerStarts}
+          options={[
+            { value: 'pin', label: 'The pin' },
+            { value: 'pressure', label: 'Full pressure' },
+          ]}
+          onChange={(timerStarts) => change({ timerStarts })}
+        />
+        <Field label="Keep warm off" note="Switched off before the release: it would slow it.">
+          {(id) => (
+            <span>
+              <Switch id={id} checked={cooker.keepWarmOff} onChange={(keepWarmOff) => change({ keepWarmOff })} />
+            </span>
+          )}
+        </Field>
+        {faults[''] !== undefined && (
+          <p role="alert" style={{ color: 'var(--ember)' }}>
+            {faults['']}
+          </p>
+        )}
+      </div>
+    </Modal>
+  );
+}

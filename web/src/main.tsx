@@ -1,0 +1,15 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import './app/styles.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/app';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no place for the application');
+createRoot(root).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+);

@@ -1,0 +1,286 @@
+import { printDuration, TARGET_BAND, type Forecast } from '@hervir/core';
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react';
+import { clockTime, GRADE_WORDS } from '../words';
+import { useUnits } from '../use-units';
+import { clockTicks, fitting, LANE_NAMES, LANES, lineGeometry, type Tone } from './geometry';
+
+const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
+  herb: { fill: 'var(--herb)', opacity: 0.14, stroke: 'var(--herb)', text: 'var(--herb)' },
+  meat: { fill: 'var(--meat)', opacity: 0.14, stroke: 'var(--meat)', text: 'var(--meat)' },
+  ember: { fill: 'var(--ember)', opacity: 1, stroke: 'var(--ember)', text: 'var(--on-strong)' },
+  'ember-soft': { fill: 'var(--ember)', opacity: 0.14, stroke: 'var(--ember)', text: 'var(--ember)' },
+  steam: { fill: 'var(--steam)', opacity: 1, stroke: 'var(--steam)', text: 'var(--on-strong)' },
+  'steam-soft': { fill: 'var(--steam)', opacity: 0.14, stroke: 'var(--steam)', text: 'var(--steam)' },
+  brass: { fill: 'var(--brass)', opacity: 0.14, stroke: 'var(--brass)', text: 'var(--brass)' },
+};
+
+interface Props {
+  readonly forecast: Forecast;
+  /** What the handle was last moved to: ahead of the forecast while that is being reckoned. */
+  readonly minutes: number;
+  readonly height: number;
+  readonly onDrag: (minutes: number) => void;
+  readonly onDrop: (minutes: number) => void;
+  readonly showCore: boolean;
+}
+
+/** How wide an element is, now and when it changes. */
+export function useWidth(): [React.RefObject<HTMLDivElement | null>, number] {
+  const ref = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, width];
+}
+
+/** In words, for who cannot see it and for print. */
+export function lineInWords(forecast: Forecast, print: (kind: 'temperature', value: number) => string): string {
+  const at = (minute: number): string => {
+    const { startAt } = forecast.clock;
+    if (startAt === null) return `${Math.round(minute)} min`;
+    const begin = Number(startAt.slice(11, 13)) * 60 + Number(startAt.slice(14, 16));
+    const time = Math.round(begin + minute);
+    return `${String(Math.floor(time / 60) % 24).padStart(2, '0')}:${String(time % 60).padStart(2, '0')}`;
+  };
+  const steps = forecast.clock.tasks.map(
+    (task) => `${at(task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
+  );
+  return `The pot works at ${print('temperature', forecast.pot.workingC)}; the meat is ${GRADE_WORDS[forecast.tenderness.grade]} when the lid comes off. ${steps.join('. ')}.`;
+}
+
+/**
+ * The line: the whole evening on one clock, and the end of the pressure run as a handle. Dragging or arrow keys move
+ * it; while it is dragged the drawing keeps its scale, so that the handle stays under the finger.
+ */
+export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCore }: Props): ReactNode {
+  const [box, width] = useWidth();
+  const { print } = useUnits();
+  /** Minutes the drawing is wide while dragging; null when it fits the plan. */
+  const [held, setHeld] = useState<number | null>(null);
+  const grip = useRef<{ pointer: number; from: number; minutes: number; perPixel: number } | null>(null);
+  const total = forecast.clock.totalMinutes;
+  const layout = { width, height, minutes: held ?? total * 1.005, target: TARGET_BAND[forecast.plan.target] };
+  const g = useMemo(
+    () => (width > 0 ? lineGeometry(forecast, layout) : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- layout is made of these
+    [forecast, width, height, held],
+  );
+  const longest = Math.max(forecast.pressureMinutes, forecast.tenderness.byMinute.at(-1)?.minutes ?? 0);
+  const clamp = useCallback((minutes: number) => Math.min(longest, Math.max(0, Math.round(minutes))), [longest]);
+
+  const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
+    if (!g) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const minutes = total * 1.12;
+    setHeld(minutes);
+    // The pixel scale does not change from here on, so a finger's way is minutes.
+    grip.current = {
+      pointer: event.pointerId,
+      from: event.clientX,
+      minutes: wanted,
+      perPixel: minutes / (g.right - g.left),
+    };
+  };
+  const minutesUnder = (event: PointerEvent): number | null => {
+    const { current } = grip;
+    if (!current || current.pointer !== event.pointerId) return null;
+    return clamp(current.minutes + (event.clientX - current.from) * current.perPixel);
+  };
+  const onPointerMove = (event: PointerEvent<SVGGElement>): void => {
+    const minutes = minutesUnder(event);
+    if (minutes !== null) onDrag(minutes);
+  };
+  const onPointerEnd = (event: PointerEvent<SVGGElement>): void => {
+    const minutes = minutesUnder(event);
+    grip.current = null;
+    setHeld(null);
+    if (minutes !== null) onDrop(minutes);
+  };
+  const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
+    const steps: Readonly<Record<string, number>> = {
+      ArrowRight: 1,
+      ArrowUp: 1,
+      ArrowLeft: -1,
+      ArrowDown: -1,
+      PageUp: 5,
+      PageDown: -5,
+    };
+    const step = steps[event.key];
+    if (step !== undefined) onDrop(clamp(wanted + step));
+    else if (event.key === 'Home') onDrop(0);
+    else if (event.key === 'End') onDrop(longest);
+    else return;
+    event.preventDefault();
+  };
+
+  return (
+    <figure className="line-figure" ref={box} aria-label="The line">
+      <figcaption className="visually-hidden">{lineInWords(forecast, print)}</figcaption>
+      {g && (
+        <svg viewBox={`0 0 ${g.width} ${g.height}`} height={height} role="group" aria-label="The evening on one clock">
+          <g aria-hidden>
+            {LANES.map((lane, i) => (
+              <g key={lane}>
+                <text x={0} y={i * g.laneHeight + 18}>
+                  {LANE_NAMES[lane]}
+                </text>
+                <line
+                  x1={g.left}
+                  x2={g.width}
+                  y1={(i + 1) * g.laneHeight + 2.5}
+                  y2={(i + 1) * g.laneHeight + 2.5}
+                  stroke="var(--hair)"
+                />
+              </g>
+            ))}
+            {g.blocks.map((block) => {
+              const paint = PAINT[block.tone];
+              const y = LANES.indexOf(block.lane) * g.laneHeight + 4.5;
+              return (
+                <g key={block.key}>
+                  <title>{block.title}</title>
+                  <rect
+                    x={block.x + 0.75}
+                    y={y}
+                    width={Math.max(2, block.width - 1.5)}
+                    height={g.laneHeight - 5}
+                    rx={4}
+                    fill={paint.fill}
+                    fillOpacity={paint.opacity}
+                    stroke={paint.stroke}
+                  />
+                  <text x={block.x + 6} y={y + 13.5} style={{ fill: paint.text, fontWeight: 600 }}>
+                    {fitting(block.label, block.width)}
+                  </text>
+                </g>
+              );
+            })}
+            {g.temperatures.map(({ celsius, y }) => (
+              <g key={celsius}>
+                <line x1={g.left} x2={g.width} y1={y} y2={y} stroke="var(--hair)" strokeDasharray="2 5" />
+                <text x={g.left - 8} y={y + 4} textAnchor="end">
+                  {print('temperature', celsius)}
+                </text>
+              </g>
+            ))}
+            {g.stretches.map((stretch) => (
+              <g key={stretch.key}>
+                <path
+                  d={stretch.fill}
+                  fill={stretch.hot ? 'var(--ember)' : 'var(--steam)'}
+                  fillOpacity={stretch.hot ? 0.15 : 0.14}
+                />
+                <path
+                  d={stretch.stroke}
+                  fill="none"
+                  stroke={stretch.hot ? 'var(--ember)' : 'var(--steam)'}
+                  strokeWidth={2.25}
+                />
+              </g>
+            ))}
+            <rect
+              x={g.target.from}
+              y={g.target.top}
+              width={Math.max(0, g.right - g.target.from)}
+              height={g.target.bottom - g.target.top}
+              fill="var(--herb)"
+              fillOpacity={0.16}
+            />
+            <text x={g.target.from + 6} y={g.target.bottom - 4} style={{ fill: 'var(--herb)', fontWeight: 600 }}>
+              {GRADE_WORDS[forecast.plan.target]}
+            </text>
+            <path d={g.tendernessBand} fill="var(--meat)" fillOpacity={0.2} />
+            <path d={g.tenderness} fill="none" stroke="var(--meat)" strokeWidth={2.25} />
+            {showCore && <path d={g.core} fill="none" stroke="var(--rim)" strokeWidth={1.5} strokeDasharray="5 4" />}
+            <text x={g.pressureLabel.x} y={g.pressureLabel.y} style={{ fill: 'var(--steam)', fontWeight: 600 }}>
+              {`pot ${print('temperature', forecast.pot.workingC)}`}
+            </text>
+            {g.pins.map((pin) => (
+              <g key={String(pin.up)}>
+                <line x1={pin.x} x2={pin.x} y1={g.top - 14} y2={g.base} stroke="var(--rim)" strokeDasharray="3 3" />
+                <circle
+                  cx={pin.x}
+                  cy={g.top - 16}
+                  r={4.5}
+                  fill={pin.up ? 'var(--rim)' : 'var(--card)'}
+                  stroke="var(--rim)"
+                  strokeWidth={1.5}
+                />
+                <text
+                  x={pin.x + (pin.up ? -8 : 8)}
+                  y={g.top - 12}
+                  textAnchor={pin.up ? 'end' : 'start'}
+                  style={{ fill: 'var(--rim)' }}
+                >
+                  {pin.up ? 'pin up' : 'pin down'}
+                </text>
+              </g>
+            ))}
+            <line x1={g.left} x2={g.width} y1={g.base} y2={g.base} stroke="var(--rim)" strokeWidth={1.5} />
+            {clockTicks(forecast.clock.startAt, layout.minutes, g.width / 64).map((tick) => (
+              <text key={tick.minute} className="figure" x={g.x(tick.minute)} y={g.base + 18} textAnchor="middle">
+                {tick.label}
+              </text>
+            ))}
+          </g>
+          <g
+            className="line-handle"
+            role="slider"
+            tabIndex={0}
+            aria-label="Minutes under pressure"
+            aria-valuemin={0}
+            aria-valuemax={longest}
+            aria-valuenow={forecast.pressureMinutes}
+            aria-valuetext={`${forecast.pressureMinutes} minutes, ${GRADE_WORDS[forecast.tenderness.grade]}${forecast.clock.startAt === null ? '' : `, begin ${clockTime(forecast.clock.startAt)}`}`}
+            onPointerDown={onPointerDown}
+            onPointerMove={onPointerMove}
+            onPointerUp={onPointerEnd}
+            onPointerCancel={onPointerEnd}
+            onKeyDown={onKeyDown}
+          >
+            <rect x={g.handle.x - 44} y={g.top - 10} width={88} height={g.base - g.top + 10} fill="transparent" />
+            <line
+              x1={g.handle.x}
+              x2={g.handle.x}
+              y1={LANES.indexOf('pot') * g.laneHeight + 4}
+              y2={g.base}
+              stroke="var(--ember)"
+              strokeWidth={2}
+            />
+            <rect
+              className="knob"
+              x={g.handle.x - 40}
+              y={g.base - 30}
+              width={80}
+              height={28}
+              rx={7}
+              fill="var(--ember)"
+            />
+            <text
+              x={g.handle.x}
+              y={g.base - 11}
+              textAnchor="middle"
+              style={{ fill: 'var(--on-strong)', fontWeight: 700, fontSize: 14 }}
+            >
+              {`‹ ${forecast.pressureMinutes} min ›`}
+            </text>
+          </g>
+        </svg>
+      )}
+    </figure>
+  );
+}

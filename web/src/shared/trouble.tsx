@@ -1,0 +1,28 @@
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { Away, Refused } from '../api/client';
+
+/** Something could not be fetched: what, why, and a way to try again. */
+export function Trouble({
+  what,
+  error,
+  again,
+}: {
+  readonly what: string;
+  readonly error: Error;
+  readonly again: () => void;
+}): ReactNode {
+  const why =
+    error instanceof Away
+      ? 'The server does not answer. It may still be starting, or it was stopped.'
+      : error instanceof Refused
+        ? error.faults.map((fault) => `${fault.problem}; allowed: ${fault.allowed}`).join('. ')
+        : error.message;
+  return (
+    <div className="card panel" role="alert">
+      <strong>{what}</strong>
+      <p style={{ margin: '4px 0 10px' }}>{why}</p>
+      <Button onClick={again}>Try again</Button>
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { CUTS, cutTitle, SPECIES, type Form, type Grade, type Species } from '@hervir/core';
+import dayjs from 'dayjs';
+
+/** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
+export const FORM_PHRASES: Readonly<Record<Form, string>> = {
+  whole: 'left whole',
+  chunks: 'cut into chunks',
+  'bite-size': 'cut bite-size',
+  slices: 'in slices',
+  ribs: 'in ribs',
+  rack: 'as a rack',
+  pieces: 'in pieces',
+};
+
+export const FORM_NAMES: Readonly<Record<Form, string>> = {
+  whole: 'Whole',
+  chunks: 'Chunks',
+  'bite-size': 'Bite-size',
+  slices: 'Slices',
+  ribs: 'Ribs',
+  rack: 'Rack',
+  pieces: 'Pieces',
+};
+
+/** What each way of cutting is good for. Common practice. */
+export const FORM_GOOD_FOR: Readonly<Record<Form, string>> = {
+  whole: 'slices across the grain, keeps its juice',
+  chunks: 'pulling, a stew with a knife',
+  'bite-size': 'a stew with a spoon, the soonest',
+  slices: 'as the butcher cuts it, a piece a plate',
+  ribs: 'by hand, off the bone',
+  rack: 'carved at the table',
+  pieces: 'as they come, on the bone',
+};
+
+export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
+  chewy: 'chewy',
+  firm: 'firm',
+  slices: 'slices clean',
+  fork: 'fork-tender',
+  pulls: 'pulls apart',
+  threads: 'falls to threads',
+};
+
+const ANIMALS: Readonly<Record<Species, string>> = { beef: 'Beef', pork: 'Pork', lamb: 'Lamb', goat: 'Goat' };
+
+/** The cuts by animal, for a list with headings. */
+export const CUT_OPTIONS = SPECIES.map((species) => ({
+  label: ANIMALS[species],
+  title: ANIMALS[species],
+  options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
+    value: cut.id,
+    label: cutTitle(cut),
+    also: cut.alsoCalled,
+  })),
+}));
+
+const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+/** Small numbers as words, as a sentence has them. */
+export function inWords(count: number): string {
+  return SMALL[count] ?? String(count);
+}
+
+/** "1 batch", "two batches". */
+export function counted(count: number, one: string, many: string): string {
+  return `${inWords(count)} ${count === 1 ? one : many}`;
+}
+
+/** The time of day, in the zone the time itself is written in. */
+export function clockTime(iso: string): string {
+  return iso.slice(11, 16);
+}
+
+/** Which day, as one says it in the kitchen. */
+export function dayWord(iso: string, now: Date): string {
+  const day = dayjs(iso.slice(0, 10));
+  const days = day.diff(dayjs(dayjs(now).format('YYYY-MM-DD')), 'day');
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  return days > 1 && days < 7 ? `on ${day.format('dddd')}` : `on ${day.format('D MMM')}`;
+}
+
+/** This device's own time on a day, with its offset, as plans keep it. */
+export function wallClockOn(day: string, time: string): string {
+  return dayjs(`${day}T${time}`).format('YYYY-MM-DDTHH:mm:ssZ');
+}
+
+/** A pot's name inside a sentence: "the blue one". */
+export function inSentence(name: string): string {
+  return name.replace(/^The /, 'the ');
+}

@@ -1,0 +1,137 @@
+/** @jest-environment jsdom */
+import type { BraiseRecord } from '@hervir/contract';
+import { newPlan, type Plan } from '@hervir/core';
+import { flush, redo, undo, useBench } from './bench-store';
+
+const record = (
+  revision: number,
+  plan: Plan = newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }),
+): BraiseRecord => ({
+  id: 'one',
+  plan,
+  revision,
+  createdAt: '2027-01-17T12:00:00Z',
+  updatedAt: '2027-01-17T12:00:00Z',
+  deletedAt: null,
+});
+
+type Answer = { status: number; body: unknown } | 'away';
+let sent: { revision: number; plan: Plan }[];
+
+/** The server, as far as the store sees it: answers in order, the last one again and again. */
+function server(...answers: readonly ((sent: { revision: number; plan: Plan }) => Answer)[]): void {
+  sent = [];
+  globalThis.fetch = ((_url: string, init: { body: string }) => {
+    const asked = JSON.parse(init.body) as { revision: number; plan: Plan };
+    sent.push(asked);
+    const answer = (answers[Math.min(sent.length, answers.length) - 1] as (typeof answers)[number])(asked);
+    if (answer === 'away') return Promise.reject(new TypeError('no connection'));
+    return Promise.resolve({
+      ok: answer.status < 300,
+      status: answer.status,
+      json: () => Promise.resolve(answer.body),
+    });
+  }) as unknown as typeof fetch;
+}
+
+const saves = (asked: { revision: number; plan: Plan }): Answer => ({
+  status: 200,
+  body: record(asked.revision + 1, asked.plan),
+});
+const rename = (name: string): void => useBench.getState().edit((plan) => ({ ...plan, name }));
+const kept = (): { plan: Plan; revision: number } | null =>
+  JSON.parse(localStorage.getItem('hervir.draft.one') ?? 'null') as { plan: Plan; revision: number } | null;
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  localStorage.clear();
+  useBench.getState().close();
+  server(saves);
+  useBench.getState().open(record(1));
+});
+afterEach(() => jest.useRealTimers());
+
+describe('the bench', () => {
+  test('saves an edit by itself, with the revision it came from', async () => {
+    rename('Neck');
+    expect(useBench.getState().save.kind).toBe('unsaved');
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(sent).toMatchObject([{ revision: 1, plan: { name: 'Neck' } }]);
+    expect(useBench.getState()).toMatchObject({ revision: 2, save: { kind: 'saved' } });
+    expect(kept()).toBeNull();
+  });
+
+  test('sends quick edits as one, the newest', async () => {
+    rename('N');
+    rename('Ne');
+    rename('Neck');
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(sent.map(({ plan }) => plan.name)).toEqual(['Neck']);
+  });
+
+  test('undoes and redoes, and saves that too', async () => {
+    rename('Neck');
+    undo();
+    expect(useBench.getState().plan?.name).toBe('');
+    redo();
+    expect(useBench.getState().plan?.name).toBe('Neck');
+    await flush();
+    expect(sent.at(-1)?.plan.name).toBe('Neck');
+  });
+
+  test('keeps an edit on the device while the server is away, and sends it when it is back', async () => {
+    server(() => 'away', saves);
+    rename('Neck');
+    await jest.advanceTimersByTimeAsync(500);
+    expect(useBench.getState().save.kind).toBe('away');
+    expect(kept()).toMatchObject({ revision: 1, plan: { name: 'Neck' } });
+    await jest.advanceTimersByTimeAsync(3000);
+    expect(useBench.getState().save.kind).toBe('saved');
+    expect(kept()).toBeNull();
+  });
+
+  test('a kept edit of the same revision is taken up when the plan is opened again', () => {
+    localStorage.setItem(
+      'hervir.draft.one',
+      JSON.stringify({ plan: { ...record(1).plan, name: 'Unsent' }, revision: 1 }),
+    );
+    useBench.getState().open(record(1));
+    expect(useBench.getState()).toMatchObject({ plan: { name: 'Unsent' }, save: { kind: 'unsaved' } });
+  });
+
+  test('a plan saved elsewhere in between asks the cook: mine is sent over theirs, theirs replaces mine', async () => {
+    const theirs = record(5, { ...record(1).plan, name: 'Theirs' });
+    server(() => ({ status: 409, body: { faults: [], current: theirs } }), saves);
+    rename('Mine');
+    await jest.advanceTimersByTimeAsync(500);
+    expect(useBench.getState().save.kind).toBe('conflict');
+    useBench.getState().keepMine();
+    await jest.advanceTimersByTimeAsync(500);
+    expect(sent.at(-1)).toMatchObject({ revision: 5, plan: { name: 'Mine' } });
+
+    server(() => ({ status: 409, body: { faults: [], current: theirs } }));
+    rename('Mine again');
+    await jest.advanceTimersByTimeAsync(500);
+    useBench.getState().takeTheirs();
+    expect(useBench.getState()).toMatchObject({ plan: { name: 'Theirs' }, revision: 5, save: { kind: 'saved' } });
+    expect(kept()).toBeNull();
+  });
+
+  test('a refused field is told and the edit kept', async () => {
+    server(() => ({
+      status: 400,
+      body: { faults: [{ path: 'plan.meat.thicknessCm', problem: 'too thick', allowed: '0.5 to 6 cm' }] },
+    }));
+    rename('Neck');
+    await jest.advanceTimersByTimeAsync(500);
+    expect(useBench.getState().save).toMatchObject({ kind: 'refused', faults: [{ path: 'plan.meat.thicknessCm' }] });
+    expect(kept()).toMatchObject({ plan: { name: 'Neck' } });
+  });
+
+  test('a dragged handle is shown and not saved', async () => {
+    useBench.getState().drag(50);
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(sent).toEqual([]);
+    expect(useBench.getState().plan?.pressureMinutes).toBeNull();
+  });
+});

@@ -1,0 +1,193 @@
+import { CopyOutlined, DeleteOutlined, EditOutlined, MoreOutlined } from '@ant-design/icons';
+import type { BraiseRecord, BraiseSummary } from '@hervir/contract';
+import { cutById, cutTitle } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { App, Button, Dropdown, Input, Modal } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { request } from '../api/client';
+import { keys, useBraises, usePlanActions } from '../api/queries';
+import { Trouble } from '../shared/trouble';
+import { useUnits } from '../shared/use-units';
+import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
+import { useForecast } from '../workers/use-forecast';
+
+/** The kept plans: what is next, and the rest. */
+export function Plans({ now }: { readonly now: Date }): ReactNode {
+  const braises = useBraises();
+  const [renaming, setRenaming] = useState<BraiseSummary | null>(null);
+  if (braises.isPending) {
+    return (
+      <p className="dim" style={{ marginTop: 24 }}>
+        Looking for plans…
+      </p>
+    );
+  }
+  if (braises.error) {
+    return (
+      <div style={{ marginTop: 24 }}>
+        <Trouble what="The plans cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+      </div>
+    );
+  }
+  const plans = braises.data;
+  const ahead = plans
+    .filter((plan) => plan.serveAt !== null && Date.parse(plan.serveAt) > now.getTime())
+    .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''));
+  const next = ahead[0];
+  const rest = plans.filter((plan) => plan !== next);
+  return (
+    <div className="columns">
+      <section aria-label="Begin next">
+        <h2>Begin next</h2>
+        {next ? (
+          <ul className="plan-grid">
+            <PlanItem plan={next} now={now} onRename={setRenaming} begin={<Begin plan={next} now={now} />} />
+          </ul>
+        ) : (
+          <p className="dim">Nothing is waiting. A plan with a dinner ahead shows here.</p>
+        )}
+      </section>
+      <section aria-label="Plans">
+        <h2>Plans</h2>
+        {plans.length === 0 ? (
+          <p className="dim">No plans yet. Fill the sentence above; “Open on the bench” keeps it as a plan.</p>
+        ) : rest.length === 0 ? (
+          <p className="dim">No others.</p>
+        ) : (
+          <ul className="plan-grid">
+            {rest.map((plan) => (
+              <PlanItem key={plan.id} plan={plan} now={now} onRename={setRenaming} />
+            ))}
+          </ul>
+        )}
+      </section>
+      {renaming && <Rename key={renaming.id} plan={renaming} close={() => setRenaming(null)} />}
+    </div>
+  );
+}
+
+interface ItemProps {
+  readonly plan: BraiseSummary;
+  readonly now: Date;
+  readonly onRename: (plan: BraiseSummary) => void;
+  /** When to begin, where that is worth reckoning. */
+  readonly begin?: ReactNode;
+}
+
+/** When the next plan begins: the figure one looks for first. */
+function Begin({ plan, now }: { readonly plan: BraiseSummary; readonly now: Date }): ReactNode {
+  const record = useQuery({
+    queryKey: keys.braise(plan.id),
+    queryFn: () => request<BraiseRecord>('GET', `/braises/${plan.id}`),
+  }).data;
+  const { forecast } = useForecast(record?.plan ?? null);
+  const startAt = forecast?.clock.startAt;
+  if (startAt === null || startAt === undefined) return <span className="begin-at">…</span>;
+  const late = Date.parse(startAt) < now.getTime();
+  return (
+    <span className="begin-at" style={{ color: late ? 'var(--brass)' : 'var(--ember)' }}>
+      {late ? '▲ should have begun' : 'begin'} {clockTime(startAt)} <small>{dayWord(startAt, now)}</small>
+    </span>
+  );
+}
+
+function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
+  const { print } = useUnits();
+  const actions = usePlanActions();
+  const { message } = App.useApp();
+  const sorry = (error: unknown): void => void message.error(error instanceof Error ? error.message : String(error));
+
+  const remove = async (): Promise<void> => {
+    await actions.remove(plan.id);
+    const key = `removed-${plan.id}`;
+    void message.open({
+      key,
+      duration: 12,
+      content: (
+        <span>
+          {plan.name} is put away.{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              message.destroy(key);
+              actions.restore(plan.id).catch(sorry);
+            }}
+          >
+            Undo
+          </Button>
+        </span>
+      ),
+    });
+  };
+
+  return (
+    <li className="card plan-item">
+      <Link to={`/bench/${plan.id}`}>
+        <strong>{plan.name}</strong>
+        {begin}
+        <span className="plan-facts">
+          <span>
+            {print('mass', plan.grams)} of {cutTitle(cutById(plan.cut))}, {FORM_PHRASES[plan.form]}
+          </span>
+          <span>
+            {plan.serveAt === null ? plan.cookerName : `eat ${clockTime(plan.serveAt)} ${dayWord(plan.serveAt, now)}`}
+          </span>
+        </span>
+      </Link>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'rename', icon: <EditOutlined />, label: 'Rename', onClick: () => onRename(plan) },
+            {
+              key: 'copy',
+              icon: <CopyOutlined />,
+              label: 'Copy',
+              onClick: () => void actions.copy(plan.id).catch(sorry),
+            },
+            { key: 'delete', icon: <DeleteOutlined />, label: 'Delete', onClick: () => void remove().catch(sorry) },
+          ],
+        }}
+      >
+        <Button
+          type="text"
+          icon={<MoreOutlined />}
+          aria-label={`More for ${plan.name}`}
+          style={{ height: 'auto', width: 44 }}
+        />
+      </Dropdown>
+    </li>
+  );
+}
+
+function Rename({ plan, close }: { readonly plan: BraiseSummary; readonly close: () => void }): ReactNode {
+  const actions = usePlanActions();
+  const [name, setName] = useState(plan.name);
+  const [error, setError] = useState<string | null>(null);
+  const save = async (): Promise<void> => {
+    try {
+      await actions.rename(plan.id, name.trim());
+      close();
+    } catch (caught) {
+      setError(caught instanceof Error ? caught.message : String(caught));
+    }
+  };
+  return (
+    <Modal title="Rename the plan" open okText="Rename" onOk={() => void save()} onCancel={close}>
+      <Input
+        aria-label="Name"
+        value={name}
+        maxLength={120}
+        autoFocus
+        onChange={(event) => setName(event.target.value)}
+        onPressEnter={() => void save()}
+      />
+      {error !== null && (
+        <p role="alert" style={{ color: 'var(--ember)', marginTop: 8 }}>
+          {error}
+        </p>
+      )}
+    </Modal>
+  );
+}

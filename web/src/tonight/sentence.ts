@@ -1,0 +1,61 @@
+import { cutById, DEFAULT_COOKER, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
+import dayjs from 'dayjs';
+import { wallClockOn } from '../shared/words';
+
+/** What the gaps of the sentence hold. */
+export interface Asked {
+  readonly grams: number;
+  readonly cut: string;
+  readonly form: Form;
+  readonly cookerId: string | null;
+  readonly time: string;
+  /** YYYY-MM-DD */
+  readonly day: string;
+}
+
+const KEY = 'hervir.asked';
+
+/** Filled in so that it answers at once: a usual supper, at the next seven o'clock that can be made. */
+export function firstAsked(now: Date): Asked {
+  const fallback: Asked = {
+    grams: 1500,
+    cut: 'goat-shoulder',
+    form: 'chunks',
+    cookerId: null,
+    time: '19:00',
+    day: dayjs(now)
+      .add(now.getHours() >= 17 ? 1 : 0, 'day')
+      .format('YYYY-MM-DD'),
+  };
+  try {
+    const kept = JSON.parse(sessionStorage.getItem(KEY) ?? 'null') as Asked | null;
+    if (kept && cutById(kept.cut).forms.includes(kept.form) && kept.day >= dayjs(now).format('YYYY-MM-DD')) return kept;
+  } catch {
+    // Nothing kept, or nothing readable: begin afresh.
+  }
+  return fallback;
+}
+
+/** Remembers the sentence on this device, until the browser is closed. */
+export function keepAsked(asked: Asked): void {
+  try {
+    sessionStorage.setItem(KEY, JSON.stringify(asked));
+  } catch {
+    // Only a convenience.
+  }
+}
+
+/** The plan a sentence means. */
+export function planOf(asked: Asked, cooker: Cooker | undefined, kitchen: Kitchen, confidence: number): Plan {
+  return {
+    ...newPlan({
+      cut: asked.cut,
+      form: asked.form,
+      grams: asked.grams,
+      cooker: cooker ?? DEFAULT_COOKER,
+      kitchen,
+      serveAt: wallClockOn(asked.day, asked.time),
+    }),
+    confidence,
+  };
+}

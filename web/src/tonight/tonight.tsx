@@ -1,0 +1,229 @@
+import { cutById, inTen, LIMITS, shiftIso, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast } from '@hervir/core';
+import { Button, Drawer, Select, Spin } from 'antd';
+import dayjs from 'dayjs';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { useCookers, useCreateBraise, useSettings } from '../api/queries';
+import { QuantityInput } from '../shared/quantity-input';
+import { TimeInput } from '../shared/time-input';
+import { useNow } from '../shared/use-now';
+import { clockTime, CUT_OPTIONS, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
+import { useForecast } from '../workers/use-forecast';
+import { Plans } from './plans';
+import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
+import { Sketch } from './sketch';
+
+/** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
+export function Tonight(): ReactNode {
+  const now = useNow();
+  const [asked, setAsked] = useState<Asked>(() => firstAsked(now));
+  const [gramsFault, setGramsFault] = useState<string | null>(null);
+  const cookers = useCookers().data;
+  const settings = useSettings().data;
+  const navigate = useNavigate();
+  const create = useCreateBraise();
+  const [whyShown, setWhyShown] = useState(false);
+
+  const cooker = cookers?.find(({ id }) => id === asked.cookerId) ?? cookers?.[0];
+  const plan = useMemo(
+    () =>
+      settings && cookers
+        ? planOf(asked, cooker?.cooker, settings.kitchen ?? DEFAULT_KITCHEN, settings.confidence)
+        : null,
+    [asked, cooker, cookers, settings],
+  );
+  const { forecast, fault, broken } = useForecast(plan);
+  useEffect(() => keepAsked(asked), [asked]);
+
+  const change = (part: Partial<Asked>): void => setAsked((before) => ({ ...before, ...part }));
+  const cut = cutById(asked.cut);
+  const days = Array.from({ length: 7 }, (_, i) => dayjs(now).add(i, 'day').format('YYYY-MM-DD'));
+  const dayOptions = (days.includes(asked.day) ? days : [asked.day, ...days]).map((day) => ({
+    value: day,
+    label: dayWord(day, now),
+  }));
+
+  const open = (): void => {
+    if (plan === null) return;
+    create.mutate(plan, { onSuccess: ({ id }) => void navigate(`/bench/${id}`) });
+  };
+
+  return (
+    <div className="room">
+      <h1 className="visually-hidden">Tonight</h1>
+      <div className="sentence-gaps" role="group" aria-label="What is for dinner">
+        I have{' '}
+        <span className="gap">
+          <QuantityInput
+            label="How much meat"
+            kind="mass"
+            value={asked.grams}
+            range={LIMITS.meatGrams}
+            fitText
+            describedBy="tonight-fault"
+            onFault={setGramsFault}
+            onChange={(grams) => grams !== undefined && change({ grams })}
+          />
+        </span>{' '}
+        of{' '}
+        <span className="gap">
+          <Select
+            aria-label="Which cut"
+            value={asked.cut}
+            showSearch={{
+              filterOption: (typed, option) => {
+                const text = `${String(option?.label ?? '')} ${String((option as { also?: string } | undefined)?.also ?? '')}`;
+                return text.toLowerCase().includes(typed.toLowerCase());
+              },
+            }}
+            popupMatchSelectWidth={240}
+            options={CUT_OPTIONS}
+            onChange={(id) => {
+              const { forms } = cutById(id);
+              change({ cut: id, form: forms.includes(asked.form) ? asked.form : (forms[0] ?? 'whole') });
+            }}
+          />
+        </span>
+        ,{' '}
+        <span className="gap">
+          <Select
+            aria-label="Cut how"
+            value={asked.form}
+            popupMatchSelectWidth={200}
+            options={cut.forms.map((form) => ({ value: form, label: FORM_PHRASES[form] }))}
+            onChange={(form) => change({ form })}
+          />
+        </span>
+        , for{' '}
+        <span className="gap">
+          <Select
+            aria-label="Which cooker"
+            value={cooker?.id ?? 'usual'}
+            popupMatchSelectWidth={240}
+            options={
+              cookers && cookers.length > 0
+                ? cookers.map(({ id, cooker: { name } }) => ({ value: id, label: inSentence(name) }))
+                : [{ value: 'usual', label: 'an electric pot' }]
+            }
+            onChange={(cookerId) => change({ cookerId })}
+          />
+        </span>
+        , and we eat at{' '}
+        <span className="gap">
+          <TimeInput
+            label="When we eat"
+            value={asked.time}
+            style={{ width: '4.2em' }}
+            onChange={(time) => change({ time })}
+          />
+        </span>{' '}
+        <span className="gap">
+          <Select
+            aria-label="Which day"
+            value={asked.day}
+            popupMatchSelectWidth={180}
+            options={dayOptions}
+            onChange={(day) => change({ day })}
+          />
+        </span>
+        .
+      </div>
+
+      <section className="vessel answer" aria-label="The answer" aria-live="polite">
+        <div>
+          <Answer
+            forecast={forecast}
+            fault={gramsFault ?? fault?.problem ?? broken}
+            allowed={gramsFault === null ? fault?.allowed : undefined}
+            now={now}
+          />
+        </div>
+        <div>{forecast && <Sketch forecast={forecast} />}</div>
+        <div className="answer-actions">
+          <Button
+            type="primary"
+            size="large"
+            onClick={open}
+            loading={create.isPending}
+            disabled={plan === null || fault !== null || gramsFault !== null}
+          >
+            Open on the bench
+          </Button>
+          <Button onClick={() => setWhyShown(true)} disabled={forecast === null}>
+            Why these minutes
+          </Button>
+          {create.error && (
+            <p role="alert" style={{ color: 'var(--ember)' }}>
+              Not kept: {create.error.message}
+            </p>
+          )}
+        </div>
+      </section>
+
+      <Plans now={now} />
+
+      <Drawer title="Why these minutes" open={whyShown} onClose={() => setWhyShown(false)} size={420}>
+        <ul className="reasons">
+          {forecast?.reasons.map((reason) => (
+            <li key={reason.text}>{reason.text}</li>
+          ))}
+        </ul>
+      </Drawer>
+    </div>
+  );
+}
+
+interface AnswerProps {
+  readonly forecast: Forecast | null;
+  readonly fault: string | null | undefined;
+  readonly allowed: string | undefined;
+  readonly now: Date;
+}
+
+function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
+  if (fault !== null && fault !== undefined) {
+    return (
+      <div role="alert" id="tonight-fault">
+        <div className="answer-begin" style={{ fontSize: 28 }}>
+          This cannot be cooked as it stands
+        </div>
+        <p>
+          {fault}
+          {allowed === undefined ? '' : `. Allowed: ${allowed}`}
+        </p>
+      </div>
+    );
+  }
+  if (forecast === null) return <Spin description="Reckoning" />;
+  const { chance } = forecast.tenderness;
+  const { startAt } = forecast.clock;
+  const late = startAt === null ? 0 : (now.getTime() - Date.parse(startAt)) / 60_000;
+  const sure = inTen(chance.at + chance.past);
+  const odds = `${sure.charAt(0).toUpperCase()}${sure.slice(1)} that ${TARGET_WORDS[forecast.plan.target]}.`;
+  const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} to let down. ${odds}`;
+  if (startAt === null) return <p>{below}</p>;
+  if (late > 1) {
+    return (
+      <>
+        <div className="answer-begin">Begin now</div>
+        <p>
+          Too late for {clockTime(forecast.clock.eatAt ?? '')}: begun now, dinner is at{' '}
+          <strong>{clockTime(shiftIso(forecast.clock.eatAt ?? '', late))}</strong>. {below}
+        </p>
+      </>
+    );
+  }
+  return (
+    <>
+      <div className="answer-begin">
+        Begin {clockTime(startAt)}
+        {dayWord(startAt, now) === 'today' ? (
+          ''
+        ) : (
+          <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
+        )}
+      </div>
+      <p>{below}</p>
+    </>
+  );
+}
