@@ -2,6 +2,7 @@
 import { createRequire } from 'node:module';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { benchScreen } from './bench-screen.mjs';
 import { buildReckoning, install, root } from './lib.mjs';
 
 install({ quiet: true });
@@ -139,3 +140,5 @@ else {
   );
   say(`ratio: ${(best.time / ownTime).toFixed(0)} times faster (bar 10)`);
 }
+
+if (process.argv.includes('--screen')) await benchScreen(say);

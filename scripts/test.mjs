@@ -61,7 +61,14 @@ buildAll();
 
 const results = join(mkdtempSync(join(tmpdir(), 'hervir-test-')), 'jest.json');
 // --forceExit: the database driver's native thread keeps Jest's process alive after everything has been closed.
-step('tests', bin('jest'), ['--json', `--outputFile=${results}`, '--silent', '--forceExit', ...process.argv.slice(2)]);
+step('tests', bin('jest'), [
+  '--json',
+  `--outputFile=${results}`,
+  '--silent',
+  '--forceExit',
+  '--testTimeout=60000',
+  ...process.argv.slice(2),
+]);
 
 let passed = checks.filter(({ name, ok }) => ok && name !== 'tests').length;
 let failed = checks.filter(({ name, ok }) => !ok && name !== 'tests').length;

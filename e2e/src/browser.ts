@@ -67,6 +67,9 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
   };
 }
 
+/** A shared machine may be slow; nothing here is timed. */
+const PATIENCE = 40_000;
+
 const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
 
 /** What a person does and sees, by role and name. */
@@ -100,21 +103,21 @@ export class Person {
 
   /** The element a person would name so; waits until it is there. */
   async finds(role: string, name: string): Promise<ElementHandle> {
-    const handle = await this.page.waitForSelector(named(role, name), { timeout: 15_000, visible: true });
+    const handle = await this.page.waitForSelector(named(role, name), { timeout: PATIENCE, visible: true });
     if (!handle) throw new Error(`no ${role} "${name}"`);
     return handle;
   }
 
   async presses(role: string, name: string): Promise<void> {
     // Waits until it has stopped moving: lists and menus open with a short motion.
-    await this.page.locator(named(role, name)).setTimeout(15_000).click();
+    await this.page.locator(named(role, name)).setTimeout(PATIENCE).click();
   }
 
   async reads(text: string | RegExp): Promise<void> {
     const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
     await this.page.waitForFunction(
       (pattern: string) => new RegExp(pattern).test(document.body.innerText),
-      { timeout: 15_000 },
+      { timeout: PATIENCE },
       source,
     );
   }
@@ -144,7 +147,7 @@ export class Person {
     const field = await this.finds(role, name);
     await this.page.waitForFunction(
       (element: Element, wanted: string) => (element as HTMLInputElement).value === wanted,
-      { timeout: 15_000 },
+      { timeout: PATIENCE },
       field,
       value,
     );
@@ -165,7 +168,7 @@ export class Person {
           !/Opening…|Reckoning|Looking for/.test(document.body.innerText)
         );
       },
-      { timeout: 20_000 },
+      { timeout: PATIENCE },
     );
   }
 
@@ -176,7 +179,7 @@ export class Person {
     await list.type(entry).catch(() => undefined);
     const option = await this.page.waitForSelector(
       `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
-      { visible: true, timeout: 15_000 },
+      { visible: true, timeout: PATIENCE },
     );
     await option?.click();
   }

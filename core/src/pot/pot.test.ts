@@ -168,4 +168,41 @@ describe('energy', () => {
       { numRuns: 8 },
     );
   });
+
+  test('it closes over a whole evening too: sauté, deglazing, pressure, quick release, open simmer, a second run', () => {
+    const pot = new Pot({ ...build, roomC: 18 });
+    const { meat } = planFor('pork-shoulder', 'chunks', 1200);
+    const before = pot.storedJ();
+    let flux = 0;
+    const step = (controls: Controls, until: number | 'pinDown'): void => {
+      while (until === 'pinDown' ? pot.pinIsUp : until - pot.minutes > 1e-6) {
+        const [piece] = pot.bodies;
+        const rate = piece?.body.surfaceRate(pot.temperatureC) ?? 0;
+        const left = until === 'pinDown' ? 2 : (until - pot.minutes) * 60;
+        const { seconds } = pot.step(controls, Math.min(2, left));
+        const next = piece?.body.surfaceRate(pot.temperatureC) ?? 0;
+        flux += ((rate + next) / 2) * seconds * (piece?.heatCapacityJPerK ?? 0);
+      }
+    };
+    const watts = build.heaterW;
+    const off: Controls = { watts, lid: 'off', valve: 'open', regulated: true, thermostatC: 180, contactWPerK: 6 };
+    const on: Controls = { watts, lid: 'on', valve: 'closed', regulated: true };
+    step(off, 12);
+    pot.pour(0.15, 18);
+    step({ ...off, watts: watts / 2 }, 14);
+    pot.pour(0.6, 20, 500);
+    pot.add(pieceBody(meat, pieceOf(meat), 5));
+    step(on, 55);
+    step({ ...on, watts: 0, valve: 'open' }, 'pinDown');
+    pot.openLid();
+    pot.pour(0.1, 18);
+    step(off, 65);
+    step(on, 85);
+    step({ ...on, watts: 0 }, 95);
+    step({ ...on, watts: 0, valve: 'open' }, 'pinDown');
+    const { heaterJ, lostJ, steamJ, pouredJ, boiledKg, flashedKg, purgedKg } = pot.accounts;
+    expect(Math.min(boiledKg, flashedKg, purgedKg)).toBeGreaterThan(0.02);
+    const open = heaterJ + pouredJ - lostJ - steamJ - (pot.storedJ() - before) - flux;
+    expect(Math.abs(open / heaterJ)).toBeLessThan(5e-3);
+  });
 });
