@@ -1,5 +1,7 @@
 import {
   ADDED_WHEN,
+  APART_STEPS,
+  AROMATIC_THEN,
   BODIES,
   BURNERS,
   COOKER_KINDS,
@@ -9,7 +11,9 @@ import {
   defaultLiquidMl,
   FORMS,
   forecast,
+  GRAIN_LAYERS,
   GRAINS,
+  HEATS,
   LIMITS,
   LIQUIDS,
   MEAT_IN_SECOND_RUN,
@@ -77,6 +81,7 @@ export const cookerSchema = z.strictObject({
   timerStarts: z.enum(TIMER_STARTS).optional(),
   minimumLiquidMl: quantity(LIMITS.minimumLiquidMl).default(DEFAULT_COOKER.minimumLiquidMl),
   burnCutoutC: quantity(LIMITS.burnCutoutC).optional(),
+  sauteMinutes: quantity(LIMITS.sauteMinutes).optional(),
   keepWarmOff: z.boolean().default(DEFAULT_COOKER.keepWarmOff),
 });
 
@@ -112,6 +117,7 @@ const meatSchema = z.strictObject({
   thicknessCm: quantity(LIMITS.thicknessCm).optional(),
   startsFrom: z.enum(STARTS).default('fridge'),
   salted: z.enum(SALTINGS).default('just-before'),
+  saltedMinutes: quantity(LIMITS.saltedMinutes).optional(),
   marinade: z
     .strictObject({ ml: quantity(LIMITS.marinadeMl), hours: quantity(LIMITS.marinadeHours), pouredIn: z.boolean() })
     .nullable()
@@ -140,6 +146,7 @@ export const planSchema = z.strictObject({
       school: z.enum(SEAR_SCHOOLS).default(d.sear.school),
       where: z.enum(SEAR_PLACES).default(d.sear.where),
       order: z.enum(SEAR_ORDERS).default(d.sear.order),
+      batches: whole(LIMITS.batches).optional(),
     })
     .prefault({}),
   deglaze: z
@@ -149,7 +156,7 @@ export const planSchema = z.strictObject({
       scraped: z.boolean().default(true),
     })
     .nullable()
-    .default(null),
+    .default(d.deglaze),
   liquids: z
     .array(
       z.strictObject({
@@ -162,12 +169,25 @@ export const planSchema = z.strictObject({
     .optional(),
   additions: z
     .array(
-      z.strictObject({ ingredient: idOf(LIQUIDS), grams: quantity(LIMITS.ingredientGrams), when: z.enum(ADDED_WHEN) }),
+      z.strictObject({
+        ingredient: idOf(LIQUIDS),
+        grams: quantity(LIMITS.ingredientGrams),
+        when: z.enum(ADDED_WHEN),
+        apart: z
+          .strictObject({ steps: z.array(z.enum(APART_STEPS)).max(5), swillMl: quantity(LIMITS.liquidMl) })
+          .optional(),
+      }),
     )
     .max(20)
     .default([]),
   aromatics: z
-    .array(z.strictObject({ ingredient: text(60, 1), grams: quantity(LIMITS.ingredientGrams) }))
+    .array(
+      z.strictObject({
+        ingredient: text(60, 1),
+        grams: quantity(LIMITS.ingredientGrams),
+        then: z.enum(AROMATIC_THEN).optional(),
+      }),
+    )
     .max(20)
     .default([]),
   vegetables: z
@@ -188,11 +208,13 @@ export const planSchema = z.strictObject({
         grain: idOf(GRAINS),
         grams: quantity(LIMITS.ingredientGrams),
         place: z.enum(PLACES).default('auto'),
+        layer: z.enum(GRAIN_LAYERS).optional(),
       }),
     )
     .max(8)
     .default([]),
   rack: z.boolean().default(d.rack),
+  heat: z.enum(HEATS).default(d.heat),
   meatInSecondRun: z.enum(MEAT_IN_SECOND_RUN).default(d.meatInSecondRun),
   pressureMinutes: quantity(LIMITS.pressureMinutes).nullable().default(d.pressureMinutes),
   release: z

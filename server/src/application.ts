@@ -3,6 +3,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { MikroORM } from '@mikro-orm/core';
+import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import { Logger, PinoLogger } from 'nestjs-pino';
 import { AppModule } from './app.module';
@@ -54,7 +55,7 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
   );
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
-  app.use(ownHostOnly(config), headers());
+  app.use(ownHostOnly(config), headers(), compression());
   app.useBodyParser('json', { limit: LARGEST_REQUEST });
   app.useGlobalFilters(new FaultFilter(await app.resolve(PinoLogger)));
   const document = openApi(app);

@@ -33,6 +33,11 @@ describe('plans', () => {
   const names = async (): Promise<string[]> =>
     ((await kitchen.send('GET', '/api/braises')).body as { name: string }[]).map(({ name }) => name);
 
+  test('long answers travel compressed', async () => {
+    const { headers } = await kitchen.send('GET', '/api/openapi.json', undefined, { 'accept-encoding': 'gzip' });
+    expect(headers.get('content-encoding')).toBe('gzip');
+  });
+
   test('are kept, listed, opened and saved, each save with the next revision', async () => {
     const kept = await keep();
     expect(kept.revision).toBe(1);

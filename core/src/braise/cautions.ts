@@ -1,6 +1,9 @@
 import { cutById } from '../larder/cuts';
 import { liquidById } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
+import type { BurnVerdict } from '../pot/base-temperature';
+import type { Fill } from '../pot/fill';
+import type { Ledger } from '../pot/ledger';
 
 /** Where in the work a caution belongs. */
 export type Step = 'meat' | 'sear' | 'pot' | 'vegetables' | 'release' | 'plate';
@@ -15,8 +18,15 @@ export interface Caution {
 
 const MANUAL = "the cooker's manual; national extension services; from memory";
 
+/** What the reckoning found that a caution may hang on. */
+export interface Found {
+  readonly fill: Pick<Fill, 'over'>;
+  readonly burn: Pick<BurnVerdict, 'level' | 'kind'>;
+  readonly liquid: Pick<Ledger, 'belowMinimum'>;
+}
+
 interface Rule extends Caution {
-  readonly when: (plan: Plan) => boolean;
+  readonly when: (plan: Plan, found: Found) => boolean;
 }
 
 const always = (): boolean => true;
@@ -66,6 +76,44 @@ const RULES: readonly Rule[] = [
     text: 'Look at gasket, valve and pin before you lock the lid. Keep to the minimum liquid and the fill line of your cooker’s manual.',
     source: MANUAL,
     when: always,
+  },
+  {
+    code: 'over-fill',
+    step: 'pot',
+    text: 'Over the fill line: food can block the valve, and the pot spits when it opens. At most two thirds, half with what swells or foams. Do not lock the lid on it; your cooker’s manual comes first.',
+    source: MANUAL,
+    when: (_, { fill }) => fill.over,
+  },
+  {
+    code: 'under-minimum',
+    step: 'pot',
+    text: 'Less liquid than this cooker’s minimum: it can boil dry before the pin rises. Pour more first.',
+    source: MANUAL,
+    when: (_, { liquid }) => liquid.belowMinimum,
+  },
+  {
+    code: 'burn-likely',
+    step: 'pot',
+    text: 'The base is likely to burn as planned. If it does: power off, let the pin fall, open as the manual says, and never force the lid.',
+    source: MANUAL,
+    when: (_, { burn }) => burn.level === 'likely',
+  },
+  {
+    code: 'blender',
+    step: 'sear',
+    text: 'Hot liquid in a closed blender blows its lid: fill it half at most, vent the lid, hold a cloth over it.',
+    source: 'common practice',
+    when: (plan) => plan.additions.some(({ apart }) => apart?.steps.includes('blend') === true),
+  },
+  {
+    code: 'chilli-fumes',
+    step: 'sear',
+    text: 'Toasted chillies give off fumes: window open, face away, and wash your hands after.',
+    source: 'common practice',
+    when: (plan) =>
+      plan.additions.some(
+        ({ ingredient, apart }) => ingredient === 'chilli-blend' && apart?.steps.includes('toast') === true,
+      ),
   },
   {
     code: 'watch-burner',
@@ -140,8 +188,15 @@ const RULES: readonly Rule[] = [
 /**
  * The cautions a plan needs, in the order of the work.
  *
- * @example cautionsFor(plan).some((caution) => caution.code === 'lid-steam') // true
+ * @param plan the plan
+ * @param found what the reckoning found of its fill, base and liquid
+ * @example cautionsFor(plan, forecast(plan)).some((caution) => caution.code === 'lid-steam') // true
  */
-export function cautionsFor(plan: Plan): Caution[] {
-  return RULES.filter((rule) => rule.when(plan)).map(({ code, step, text, source }) => ({ code, step, text, source }));
+export function cautionsFor(plan: Plan, found: Found): Caution[] {
+  return RULES.filter((rule) => rule.when(plan, found)).map(({ code, step, text, source }) => ({
+    code,
+    step,
+    text,
+    source,
+  }));
 }

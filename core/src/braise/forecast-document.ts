@@ -3,10 +3,16 @@ import type { Piece } from '../meat/piece';
 import type { Grade } from '../meat/tenderness';
 import type { Plan } from '../plan/plan';
 import type { Phase } from '../pot/pot-model';
+import type { Ledger } from '../pot/ledger';
+import type { SchoolAmount } from '../pot/liquid-schools';
+import type { AromaticStep } from '../stations/aromatics';
 import type { SearPlan } from '../stations/sear';
 import type { Caution } from './cautions';
 import type { Chance } from './chance';
+import type { FillInWords } from './fill-remedies';
 import type { Method } from './other-methods';
+import type { Burn, Remedy } from './remedies';
+import type { Saute } from './saute';
 
 /** Why a figure is what it is, in numbers. */
 export interface Reason {
@@ -62,7 +68,15 @@ export interface Forecast {
     readonly naturalReleaseMinutes: number;
     readonly curve: readonly CurvePoint[];
   };
-  readonly sear: Pick<SearPlan, 'batches' | 'perBatch' | 'minutes' | 'coverage' | 'steams'>;
+  readonly sear: SearPlan & { readonly preheatMinutes: number; readonly aromatics: readonly AromaticStep[] };
+  readonly saute: Saute;
+  readonly fill: FillInWords;
+  readonly liquid: Ledger & {
+    /** What to pour when it is under the minimum. */
+    readonly remedy: Remedy | null;
+    readonly schools: readonly SchoolAmount[];
+  };
+  readonly burn: Burn;
   /** The time by another method that brings the same mean cook value; null when a day is not enough. */
   readonly otherMethods: readonly { readonly method: Method; readonly minutes: number | null }[];
   readonly clock: {

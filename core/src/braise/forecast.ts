@@ -2,16 +2,26 @@ import { cutById } from '../larder/cuts';
 import type { Piece } from '../meat/piece';
 import { pieceBody, START_C } from '../meat/piece-body';
 import { gradeOf, meanMelted } from '../meat/tenderness';
+import { juiceMl } from '../meat/yield';
 import type { CookingBody } from '../physics/cooking-body';
 import { saturationPressureKPa } from '../physics/steam';
 import type { Plan } from '../plan/plan';
 import { kitchenAirKPa } from '../pot/cooker';
-import type { Pot } from '../pot/pot-model';
+import { burnVerdict, type BaseMoment } from '../pot/base-temperature';
+import { contentsOf } from '../pot/contents';
+import { fillOf } from '../pot/fill';
+import { ledgerOf } from '../pot/ledger';
+import { liquidSchools } from '../pot/liquid-schools';
+import type { Accounts, Phase, Pot } from '../pot/pot-model';
 import { heatUp, letDown, runOn, type Follow } from '../pot/pressure-run';
 import { backwards, type Schedule } from '../clock/schedule';
 import { OPEN_MINUTES, tasksOf } from '../clock/tasks';
 import { shiftIso } from '../units/time';
+import { aromaticSteps } from '../stations/aromatics';
 import { cautionsFor } from './cautions';
+import { fillInWords, minimumRemedy } from './fill-remedies';
+import { burnInWords } from './remedies';
+import { sauteOf } from './saute';
 import type { CurvePoint, Forecast } from './forecast-document';
 import { readyPot } from './kitchen-pot';
 import { methodMinutes, METHODS } from './other-methods';
@@ -20,6 +30,9 @@ import { meltedAt, timing, tooWeak, type Timing } from './timing';
 
 /** The range of the tenderness band: a tenth and nine tenths of a normal variable. */
 const TENTH = 1.2816;
+
+/** From lid on to working pressure the heater gives all it has: there the base is hottest. */
+const COMING_UP: ReadonlySet<Phase> = new Set(['heating', 'purging', 'building']);
 
 /** One run of the pot at one length, followed closely. */
 interface Run {
@@ -30,6 +43,9 @@ interface Run {
   readonly naturalReleaseMinutes: number;
   readonly piece: CookingBody;
   readonly curve: CurvePoint[];
+  /** The pot on its way up, for its base. */
+  readonly moments: BaseMoment[];
+  readonly opened: Readonly<Accounts>;
 }
 
 /** Points of the curve, from the pot as it steps. */
@@ -55,7 +71,15 @@ function follow(plan: Plan, piece: Piece, loaded: Pot, minutes: number): Run {
   const lidOn = pot.minutes;
   pot.add(pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], { middle: true }));
   const curve: CurvePoint[] = [];
-  const record = recorder(curve, toughness, pot.build.airKPa, -lidOn);
+  const moments: BaseMoment[] = [];
+  const draw = recorder(curve, toughness, pot.build.airKPa, -lidOn);
+  const record: Follow = (stretch, now) => {
+    draw(stretch, now);
+    if (!COMING_UP.has(stretch.phase)) return;
+    const [meat] = now.bodies;
+    const juice = meat ? juiceMl(plan.meat, meat.body.heatK(), meat.meanCookValue()) : 0;
+    moments.push({ minute: now.minutes - lidOn, liquidC: now.temperatureC, freeMl: now.liquidKgNow * 1000 + juice });
+  };
   record({ seconds: 0, fromC: pot.temperatureC, toC: pot.temperatureC, phase: 'heating' }, pot);
   const heated = heatUp(pot, plan.cooker, record);
   if (heated === null) throw tooWeak(plan);
@@ -74,6 +98,8 @@ function follow(plan: Plan, piece: Piece, loaded: Pot, minutes: number): Run {
     naturalReleaseMinutes: natural.minutes,
     piece: pot.bodies[0] as CookingBody,
     curve,
+    moments,
+    opened: pot.accounts,
   };
 }
 
@@ -100,7 +126,7 @@ export function forecast(plan: Plan): Forecast {
   const cut = cutById(plan.meat.cut);
   const before: CurvePoint[] = [];
   const ready = readyPot(plan, recorder(before, cut.toughness, kitchenAirKPa(plan.kitchen), 0));
-  const { piece, sear, aromatics, pot: loaded, preheatMinutes } = ready;
+  const { piece, sear, aromatics, pot: loaded, preheatMinutes, charges } = ready;
   const { build } = loaded;
   const odds = timing(plan, piece, loaded);
   const wanted = odds.minutesFor(plan.confidence);
@@ -108,10 +134,16 @@ export function forecast(plan: Plan): Forecast {
   const pressureMinutes = plan.pressureMinutes ?? proposedMinutes ?? Math.floor(odds.longest);
   const run = follow(plan, piece, loaded, pressureMinutes);
   const melted = meanMelted(run.piece, cut.toughness);
+  const ledger = ledgerOf(plan, charges, {
+    lidOn: loaded.accounts,
+    opened: run.opened,
+    juiceMl: juiceMl(plan.meat, run.piece.body.heatK(), run.piece.meanCookValue()),
+  });
+  const fill = fillOf(plan, contentsOf(plan, piece, charges, ledger.freeAtStartMl));
+  const burn = burnInWords(plan, burnVerdict(plan, piece, charges, build, run.moments));
   const schedule = backwards(
-    tasksOf(plan, piece, sear, {
+    tasksOf(plan, sear, {
       preheat: preheatMinutes,
-      aromatics,
       toTimer: run.toTimer,
       pressure: pressureMinutes,
       release: run.releaseMinutes,
@@ -156,13 +188,15 @@ export function forecast(plan: Plan): Forecast {
       naturalReleaseMinutes: run.naturalReleaseMinutes,
       curve: onTheClock(schedule, before, run, plan),
     },
-    sear: {
-      batches: sear.batches,
-      perBatch: sear.perBatch,
-      minutes: sear.minutes,
-      coverage: sear.coverage,
-      steams: sear.steams,
+    sear: { ...sear, preheatMinutes, aromatics: aromaticSteps(plan.aromatics) },
+    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics),
+    fill: fillInWords(plan, fill, ledger),
+    liquid: {
+      ...ledger,
+      remedy: minimumRemedy(plan, ledger),
+      schools: liquidSchools(plan, piece, charges, loaded.accounts.boiledKg * 1000),
     },
+    burn,
     otherMethods: METHODS.map((method) => ({
       method,
       minutes: methodMinutes(plan, method, run.piece.meanCookValue()),
@@ -174,9 +208,9 @@ export function forecast(plan: Plan): Forecast {
       handsOnMinutes: schedule.handsOnMinutes,
       tasks: schedule.tasks,
     },
-    cautions: cautionsFor(plan),
+    cautions: cautionsFor(plan, { fill, burn, liquid: ledger }),
   } as const satisfies Omit<Forecast, 'reasons'>;
-  return { ...partial, reasons: reasonsFor(partial, preheatMinutes) };
+  return { ...partial, reasons: reasonsFor(partial) };
 }
 
 /** Puts the pot's history where the schedule has it, and closes it with the rest. */

@@ -1,11 +1,13 @@
 import { pieceOf, type Piece } from '../meat/piece';
 import type { Plan } from '../plan/plan';
+import { PlanError } from '../plan/plan-error';
+import type { Charge } from '../pot/charge';
 import { baseAreaM2, potBuild } from '../pot/cooker';
 import { load } from '../pot/loading';
 import type { Pot } from '../pot/pot-model';
 import type { Follow } from '../pot/pressure-run';
-import { searPlan, type SearPlan } from '../stations/sear';
-import { aromaticMinutes } from '../clock/tasks';
+import { searAsDone, searPlan, type SearPlan } from '../stations/sear';
+import { aromaticMinutes } from '../stations/aromatics';
 
 /** A plan brought as far as the lid: its pieces, its sear, and the loaded pot without the meat. */
 export interface ReadyPot {
@@ -14,6 +16,19 @@ export interface ReadyPot {
   readonly aromatics: number;
   readonly pot: Pot;
   readonly preheatMinutes: number;
+  readonly charges: readonly Charge[];
+}
+
+/** With less than a spoon of liquid there is no steam, and no pressure. */
+const DRY_KG = 0.01;
+
+/** A dry pot: nothing about it can be reckoned. */
+function noLiquid(plan: Plan): PlanError {
+  return new PlanError(
+    'liquids',
+    'there is no liquid left when the lid goes on: no steam, no pressure, a burnt base',
+    `at least ${plan.cooker.minimumLiquidMl} ml, the cooker’s minimum`,
+  );
 }
 
 /**
@@ -25,9 +40,12 @@ export interface ReadyPot {
  */
 export function readyPot(plan: Plan, follow?: Follow): ReadyPot {
   const piece = pieceOf(plan.meat);
-  const sear = searPlan(piece, plan.sear, plan.cooker);
+  const sear = searPlan(piece, searAsDone(plan), plan.cooker, plan.meat);
   const aromatics = aromaticMinutes(plan.aromatics);
-  const searing = { minutes: sear.minutes, areaM2: sear.coverage * baseAreaM2(plan.cooker.baseDiameterCm) };
-  const { pot, preheatMinutes } = load(plan, potBuild(plan.cooker, plan.kitchen), searing, aromatics, follow);
-  return { piece, sear, aromatics, pot, preheatMinutes };
+  const covered = Math.min(1, sear.coverage);
+  const searing = { minutes: sear.minutes, areaM2: covered * baseAreaM2(plan.cooker.baseDiameterCm) };
+  const build = potBuild(plan.cooker, plan.kitchen, plan.heat);
+  const { pot, preheatMinutes, charges } = load(plan, build, searing, aromatics, follow);
+  if (pot.liquidKgNow < DRY_KG) throw noLiquid(plan);
+  return { piece, sear, aromatics, pot, preheatMinutes, charges };
 }

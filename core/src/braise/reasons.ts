@@ -27,9 +27,8 @@ const one = (value: number): string => value.toFixed(1);
  * The reasons beside the figures. Every text is made of the numbers the reckoning used.
  *
  * @param f the forecast but for its reasons
- * @param preheatMinutes for the base to be hot
  */
-export function reasonsFor(f: Omit<Forecast, 'reasons'>, preheatMinutes: number): Reason[] {
+export function reasonsFor(f: Omit<Forecast, 'reasons'>): Reason[] {
   const { plan, pot, tenderness, piece } = f;
   const cut = cutById(plan.meat.cut);
   const share = TARGET_BAND[plan.target][0];
@@ -107,9 +106,19 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, preheatMinutes: number)
   if (f.sear.batches > 0) {
     add(
       'sear',
-      `${f.sear.batches === 1 ? 'One batch' : `${f.sear.batches} batches`} of up to ${f.sear.perBatch}, covering ${n(f.sear.coverage * 100)} % of the base; ${n(f.sear.minutes)} min, and ${n(preheatMinutes)} before for the base to be hot.`,
+      `${f.sear.batches === 1 ? 'One batch' : `${f.sear.batches} batches`} of up to ${f.sear.perBatch}, covering ${n(f.sear.coverage * 100)} % of the base; ${n(f.sear.minutes)} min, and ${n(f.sear.preheatMinutes)} before for the base to be hot.`,
     );
   }
+  add('burn', f.burn.text);
+  for (const { text, kelvin } of f.burn.causes)
+    add('burn', `${text}: ${n(kelvin)} K over the liquid’s ${n(f.burn.liquidC)} °C.`);
+  add('fill', f.fill.text);
+  const { liquid } = f;
+  add(
+    'liquid',
+    `${n(liquid.freeAtStartMl)} ml of free liquid when the lid goes on (the pot wants ${n(liquid.minimumMl)}), ${n(liquid.freeAtEndMl)} when it comes off, and ${n(liquid.fatMl)} of fat on it.`,
+  );
+  for (const { what, ml } of liquid.entries) add('liquid', `${ml > 0 ? '+' : '−'}${n(Math.abs(ml))} ml ${what}.`);
   if (tenderness.minutesToSafe !== null) {
     add(
       'coreC',

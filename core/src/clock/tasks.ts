@@ -1,7 +1,9 @@
-import { cutById, cutTitle, type Form } from '../larder/cuts';
-import type { Piece } from '../meat/piece';
+import { cutById, cutTitle } from '../larder/cuts';
+import { liquidById } from '../larder/liquids';
 import type { Plan, Resource } from '../plan/plan';
 import { DEGLAZE_MINUTES } from '../pot/loading';
+import { aromaticSteps, type AromaticStep } from '../stations/aromatics';
+import { apartTasks, prepSteps, type PrepStep } from '../stations/prep';
 import type { SearPlan } from '../stations/sear';
 
 /** Something to be done, before it has a time. */
@@ -18,7 +20,6 @@ export interface Task {
 /** The figures of the pot that the clock is made of, minutes. */
 export interface PotMinutes {
   readonly preheat: number;
-  readonly aromatics: number;
   readonly toTimer: number;
   readonly pressure: number;
   readonly release: number;
@@ -28,48 +29,26 @@ export interface PotMinutes {
 export const OPEN_MINUTES = 2;
 const LOAD_MINUTES = 3;
 const PLATE_MINUTES = 3;
-const TRIM_MINUTES = 3;
-const DRY_AND_SALT_MINUTES = 2;
-const BOARD_SETUP_MINUTES = 1;
-const GRAMS_A_MINUTE = 120;
 
-/** Cutting speed, g a minute, where the cook does the cutting. Common practice. */
-const CUTTING: Readonly<Partial<Record<Form, number>>> = { chunks: 250, 'bite-size': 130, ribs: 600 };
-
-function meatPrepMinutes(plan: Plan): number {
-  const cutting = CUTTING[plan.meat.form];
-  return (
-    DRY_AND_SALT_MINUTES +
-    (plan.meat.trimGrams > 0 ? TRIM_MINUTES : 0) +
-    (cutting === undefined ? 0 : plan.meat.grams / cutting)
-  );
-}
+const VERBS: readonly (readonly [string, string])[] = [
+  ['rinse', 'rinse'],
+  ['trim', 'trim'],
+  ['cut', 'cut'],
+  ['dry', 'dry'],
+  ['rub', 'rub'],
+  ['salt', 'salt'],
+];
 
 /** Words of a board task: what is really done to this meat. */
-function meatPrepLabel(plan: Plan): string {
-  const steps = [
-    plan.meat.trimGrams > 0 ? 'trim' : '',
-    CUTTING[plan.meat.form] === undefined ? '' : 'cut',
-    'dry',
-    plan.meat.salted === 'just-before' ? 'salt' : '',
-  ].filter((step) => step !== '');
+function meatPrepLabel(plan: Plan, steps: readonly PrepStep[]): string {
   const title = cutTitle(cutById(plan.meat.cut));
-  return `${title.charAt(0).toUpperCase()}${title.slice(1)}: ${steps.join(', ')}`;
+  const done = VERBS.filter(([id]) => steps.some((step) => step.id === id)).map(([, verb]) => verb);
+  return `${title.charAt(0).toUpperCase()}${title.slice(1)}: ${done.join(', ')}`;
 }
 
-/** Minutes at the board for vegetables and aromatics, by weight. Common practice. */
-function plantPrepMinutes(plan: Plan): number {
-  const grams = [...plan.vegetables, ...plan.aromatics].reduce((sum, item) => sum + item.grams, 0);
-  return grams > 0 ? BOARD_SETUP_MINUTES + grams / GRAMS_A_MINUTE : 0;
-}
-
-/**
- * Minutes the aromatics take in the pot: onion 3 to 8 minutes, garlic in the last of them. Common practice.
- *
- * @example aromaticMinutes([{ ingredient: 'onion', grams: 200 }]) // 5
- */
-export function aromaticMinutes(aromatics: Plan['aromatics']): number {
-  return aromatics.some((item) => item.grams > 0) ? 5 : 0;
+/** What the aromatics' task is called: what goes in, and that it is taken out again. */
+function aromaticLabel({ what, setAside }: AromaticStep): string {
+  return `${what.join(', ')}${setAside ? ', then set aside' : ''}`;
 }
 
 /**
@@ -77,11 +56,10 @@ export function aromaticMinutes(aromatics: Plan['aromatics']): number {
  * comes on it.
  *
  * @param plan the plan
- * @param piece its pieces
  * @param sear its batches
  * @param pot what the reckoning found
  */
-export function tasksOf(plan: Plan, piece: Piece, sear: SearPlan, pot: PotMinutes): Task[] {
+export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes): Task[] {
   const tasks: Task[] = [];
   let chain: string[] = [];
   const add = (id: string, label: string, minutes: number, resource: Resource, handsOn: boolean): void => {
@@ -90,8 +68,12 @@ export function tasksOf(plan: Plan, piece: Piece, sear: SearPlan, pot: PotMinute
     chain = [id];
   };
 
-  add('board-vegetables', 'Vegetables and aromatics', plantPrepMinutes(plan), 'board', true);
-  add('board-meat', meatPrepLabel(plan), meatPrepMinutes(plan), 'board', true);
+  const tonight = prepSteps(plan).filter(({ when }) => when === 'board');
+  const minutesOf = (steps: readonly PrepStep[]): number => steps.reduce((sum, { minutes }) => sum + minutes, 0);
+  const onMeat = tonight.filter(({ meat }) => meat);
+  const onPlants = tonight.filter(({ meat }) => !meat);
+  add('board-vegetables', 'Vegetables and aromatics', minutesOf(onPlants), 'board', true);
+  add('board-meat', meatPrepLabel(plan, onMeat), minutesOf(onMeat), 'board', true);
   if (pot.preheat > 0) {
     const board = chain;
     // The base heats by itself while the meat is dried; it only has to be hot when the sear begins.
@@ -105,24 +87,50 @@ export function tasksOf(plan: Plan, piece: Piece, sear: SearPlan, pot: PotMinute
     });
     chain = [...board, 'heat-pot'];
   }
-  for (let batch = 1; batch <= sear.batches; batch += 1) {
-    const pieces = Math.min(sear.perBatch, piece.count - (batch - 1) * sear.perBatch);
-    const recovery =
-      batch < sear.batches ? (sear.minutes - sear.batches * sear.minutesPerBatch) / (sear.batches - 1) : 0;
-    const label =
-      sear.batches === 1
-        ? 'Sear'
-        : `Sear batch ${batch} of ${sear.batches}: ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+  const searing = plan.sear.where === 'pot' ? 'pot' : 'side-burner';
+  const searInBatches = (): void => {
+    sear.batchSizes.forEach((pieces, i) => {
+      const recovery =
+        i + 1 < sear.batches ? (sear.minutes - sear.batches * sear.minutesPerBatch) / (sear.batches - 1) : 0;
+      const count = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+      const label = sear.batches === 1 ? 'Sear' : `Sear batch ${i + 1} of ${sear.batches}: ${count}`;
+      add(`sear-${i + 1}`, label, sear.minutesPerBatch + recovery, searing, true);
+    });
+  };
+  const aromatic = (steps: readonly AromaticStep[]): void => {
+    for (const step of steps) add(`aromatics-${step.id}`, aromaticLabel(step), step.minutes, 'pot', true);
+  };
+  const steps = aromaticSteps(plan.aromatics);
+  const first = steps.filter(
+    ({ setAside, group }) => setAside || (plan.sear.order === 'onion-first' && (group === 'base' || group === 'bones')),
+  );
+  aromatic(first);
+  searInBatches();
+  aromatic(steps.filter((step) => !first.includes(step)));
+  if (plan.deglaze !== null && pot.preheat > 0) {
+    const liquid = liquidById(plan.deglaze.liquid).name.toLowerCase();
     add(
-      `sear-${batch}`,
-      label,
-      sear.minutesPerBatch + recovery,
-      plan.sear.where === 'pot' ? 'pot' : 'side-burner',
+      'deglaze',
+      plan.deglaze.scraped ? `Deglaze with ${liquid} and scrape` : `Pour ${liquid}, not scraped`,
+      DEGLAZE_MINUTES,
+      'pot',
       true,
     );
   }
-  add('aromatics', 'Aromatics', pot.aromatics, 'pot', true);
-  if (plan.deglaze !== null) add('deglaze', 'Deglaze and scrape', DEGLAZE_MINUTES, 'pot', true);
+  let apart: string | null = null;
+  for (const task of apartTasks(plan)) {
+    const { id, minutes, handsOn } = task;
+    tasks.push({
+      id,
+      label: task.text,
+      minutes,
+      handsOn,
+      resource: 'side-burner',
+      after: apart === null ? [] : [apart],
+    });
+    apart = id;
+  }
+  if (apart !== null) chain = [...chain, apart];
   add('load', 'Load, wipe the rim, lock the lid, close the valve', LOAD_MINUTES, 'pot', true);
   add(
     'heating',

@@ -16,7 +16,16 @@ export const SEAR_SCHOOLS = ['hard', 'quick', 'light', 'none'] as const;
 export type SearSchool = (typeof SEAR_SCHOOLS)[number];
 export const SEAR_PLACES = ['pot', 'pan'] as const;
 export const SEAR_ORDERS = ['meat-first', 'onion-first'] as const;
+/** How hot the heater is on the way to pressure: all it has, or turned down where the cooker allows. */
+export const HEATS = ['full', 'medium'] as const;
 export const ADDED_WHEN = ['stirred-in', 'on-top', 'after'] as const;
+/** What is done to a sauce made apart, in order. */
+export const APART_STEPS = ['toast', 'soak', 'saute', 'blend', 'strain'] as const;
+export type ApartStep = (typeof APART_STEPS)[number];
+/** What becomes of an aromatic after its sauté. */
+export const AROMATIC_THEN = ['stays', 'set-aside', 'fish-out'] as const;
+/** Where dry grain lies: levelled over the rest, or stirred down to the base. */
+export const GRAIN_LAYERS = ['on-top', 'stirred-in'] as const;
 export const TEXTURES = ['crisp', 'tender', 'soft', 'into-the-sauce'] as const;
 export const PLACES = ['auto', 'start', 'second-run', 'simmer', 'off-heat', 'folded-in', 'flavour-only'] as const;
 export const MEAT_IN_SECOND_RUN = ['out', 'in'] as const;
@@ -38,6 +47,8 @@ export interface Meat {
   thicknessCm?: number | undefined;
   startsFrom: StartsFrom;
   salted: (typeof SALTINGS)[number];
+  /** Minutes from salting to the sear, where it is salted ahead; a night when nothing is said. */
+  saltedMinutes?: number | undefined;
   marinade: { ml: number; hours: number; pouredIn: boolean } | null;
   rub: { grams: number; sugar: boolean } | null;
 }
@@ -56,6 +67,8 @@ export interface Cooker {
   timerStarts: (typeof TIMER_STARTS)[number];
   minimumLiquidMl: number;
   burnCutoutC: number;
+  /** Minutes after which the sauté ends by itself, where it does. */
+  sauteMinutes?: number | undefined;
   /** True where keep-warm is switched off before the release. */
   keepWarmOff: boolean;
 }
@@ -72,6 +85,23 @@ export interface Sear {
   school: SearSchool;
   where: (typeof SEAR_PLACES)[number];
   order: (typeof SEAR_ORDERS)[number];
+  /** The cook's own number of batches; Hervir's when nothing is said. */
+  batches?: number | undefined;
+}
+
+/** Something thick, sweet or creamy, and when it goes in. */
+export interface Addition {
+  ingredient: string;
+  grams: number;
+  when: (typeof ADDED_WHEN)[number];
+  /** Made in its own pan and blender first; the swill is what rinses the blender into the pot. */
+  apart?: { steps: ApartStep[]; swillMl: number } | undefined;
+}
+
+export interface Aromatic {
+  ingredient: string;
+  grams: number;
+  then?: (typeof AROMATIC_THEN)[number] | undefined;
 }
 
 export interface PouredLiquid {
@@ -107,8 +137,8 @@ export interface Plan {
   sear: Sear;
   deglaze: { liquid: string; ml: number; scraped: boolean } | null;
   liquids: PouredLiquid[];
-  additions: { ingredient: string; grams: number; when: (typeof ADDED_WHEN)[number] }[];
-  aromatics: { ingredient: string; grams: number }[];
+  additions: Addition[];
+  aromatics: Aromatic[];
   vegetables: {
     vegetable: string;
     grams: number;
@@ -116,8 +146,14 @@ export interface Plan {
     texture: (typeof TEXTURES)[number];
     place: (typeof PLACES)[number];
   }[];
-  grains: { grain: string; grams: number; place: (typeof PLACES)[number] }[];
+  grains: {
+    grain: string;
+    grams: number;
+    place: (typeof PLACES)[number];
+    layer?: (typeof GRAIN_LAYERS)[number] | undefined;
+  }[];
   rack: boolean;
+  heat: (typeof HEATS)[number];
   meatInSecondRun: (typeof MEAT_IN_SECOND_RUN)[number];
   /** Null: Hervir proposes. A number: the cook's own. */
   pressureMinutes: number | null;

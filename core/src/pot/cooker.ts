@@ -1,6 +1,6 @@
 import { airPressureKPa } from '../physics/air';
 import { saturationTemperatureC } from '../physics/steam';
-import type { Cooker, Kitchen } from '../plan/plan';
+import type { Cooker, Kitchen, Plan } from '../plan/plan';
 import { within } from '../units/range';
 
 /** The fixed figures of one pot in one kitchen, in the units the stepping model runs on. */
@@ -13,6 +13,8 @@ export interface PotBuild {
   readonly roomC: number;
   /** What the heater can put into the pot at full, W. */
   readonly heaterW: number;
+  /** How much of it is on with the lid on: less where the cook turns it down. */
+  readonly lidOnShare: number;
   /** Heat capacity of the pot itself, J/K. */
   readonly metalJPerK: number;
   /** Losses to the room, W/K. */
@@ -27,6 +29,9 @@ export const EFFICIENCY = { electricPot: 0.85, gas: 0.55, electricBurner: 0.8 } 
 const LOSS_W_PER_K = { electric: 1.5, stovetop: 3 } as const;
 /** What keep-warm adds while the pressure falls, W. Common practice. */
 export const KEEP_WARM_W = 100;
+
+/** A medium flame, over a full one. Common practice. */
+const MEDIUM = 0.6;
 
 /** A straight line between a 3 l and an 8 l pot, held at its ends. */
 function bySize(litres: number, small: number, large: number): number {
@@ -70,17 +75,21 @@ export function workingTemperatureC(gaugeKPa: number, kitchen: Kitchen): number 
  * The figures the stepping model needs of a cooker in a kitchen. Heat capacity of the metal (0.9 to 1.5 kJ/K) and purge
  * (20 to 60 g) go with the size of the pot. Common practice; from memory.
  *
+ * @param heat with the lid on; only a burner can be turned down
  * @throws RangeError when the kitchen is outside its ranges
  * @example potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN).heaterW // 850
  */
-export function potBuild(cooker: Cooker, kitchen: Kitchen): PotBuild {
+export function potBuild(cooker: Cooker, kitchen: Kitchen, heat: Plan['heat'] = 'full'): PotBuild {
   const airKPa = kitchenAirKPa(kitchen);
+  // An electric pot brings itself up as it likes.
+  const turnedDown = heat === 'medium' && cooker.kind === 'stovetop';
   return {
     boilingC: saturationTemperatureC(airKPa),
     workingC: saturationTemperatureC(airKPa + cooker.gaugeKPa),
     airKPa,
     roomC: kitchen.roomC,
     heaterW: cooker.watts * heaterEfficiency(cooker),
+    lidOnShare: turnedDown ? MEDIUM : 1,
     metalJPerK: bySize(cooker.litres, 900, 1500),
     lossWPerK: LOSS_W_PER_K[cooker.kind],
     purgeKg: bySize(cooker.litres, 0.02, 0.06),

@@ -1,6 +1,7 @@
-import { liquidById } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
+import { chargesOf, type Charge } from './charge';
 import type { PotBuild } from './cooker';
+import { startGrains } from './contents';
 import { Pot, type Controls } from './pot-model';
 import type { Follow } from './pressure-run';
 
@@ -13,10 +14,15 @@ const CONTACT_W_PER_M2K = 350;
 /** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
 const PLANT_J_PER_KG_K = 3900;
 
+/** Heat capacity of pastes and sauces laid on top, J/kg K. From memory. */
+const PASTE_J_PER_KG_K = 3500;
+
 /** Times of what happens with the lid off, and where the pot is after it. */
 export interface Loaded {
   readonly pot: Pot;
   readonly preheatMinutes: number;
+  /** All that is poured and spooned in. */
+  readonly charges: readonly Charge[];
 }
 
 /**
@@ -32,7 +38,10 @@ export interface Loaded {
  * @throws RangeError for a liquid that is not in the larder
  */
 export function load(
-  plan: Pick<Plan, 'sear' | 'deglaze' | 'liquids' | 'aromatics' | 'vegetables'>,
+  plan: Pick<
+    Plan,
+    'sear' | 'deglaze' | 'liquids' | 'aromatics' | 'vegetables' | 'meat' | 'additions' | 'kitchen' | 'grains'
+  >,
   build: PotBuild,
   sear: { readonly minutes: number; readonly areaM2: number },
   aromaticMinutes: number,
@@ -62,9 +71,12 @@ export function load(
     if (plan.sear.where === 'pot') saute(sear.minutes, CONTACT_W_PER_M2K * sear.areaM2);
     saute(aromaticMinutes, CONTACT_W_PER_M2K * sear.areaM2);
   }
-  if (plan.deglaze !== null && plan.deglaze.ml > 0) {
-    pot.pour((plan.deglaze.ml / 1000) * liquidById(plan.deglaze.liquid).waterShare, build.roomC);
-    const end = pot.minutes + DEGLAZE_MINUTES;
+  const charges = chargesOf(plan);
+  for (const { stage, waterMl, temperatureC } of charges) {
+    if (stage !== 'deglaze') continue;
+    pot.pour(waterMl / 1000, temperatureC);
+    // In a cold pot there is nothing to scrape: it is liquid like the rest.
+    const end = pot.minutes + (inPot ? DEGLAZE_MINUTES : 0);
     while (end - pot.minutes > 1e-6 && pot.liquidKgNow > 0.01) {
       const fromC = pot.temperatureC;
       // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
@@ -75,16 +87,18 @@ export function load(
       follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
     }
   }
-  for (const { liquid, ml, temperatureC } of plan.liquids) {
-    pot.pour((ml / 1000) * liquidById(liquid).waterShare, temperatureC);
+  for (const { stage, waterMl, volumeMl, temperatureC } of charges) {
+    if (stage === 'load') pot.pour(waterMl / 1000, temperatureC);
+    if (stage === 'on-top') pot.pour(0, temperatureC, (volumeMl / 1000) * PASTE_J_PER_KG_K);
   }
   const plants =
     plan.aromatics.reduce((sum, item) => sum + item.grams, 0) +
     plan.vegetables
       .filter((item) => item.place === 'start' || item.place === 'flavour-only')
-      .reduce((sum, item) => sum + item.grams, 0);
+      .reduce((sum, item) => sum + item.grams, 0) +
+    startGrains(plan).reduce((sum, item) => sum + item.grams, 0) / 2;
   if (plants > 0) pot.pour(0, build.roomC, (plants / 1000) * PLANT_J_PER_KG_K);
-  return { pot, preheatMinutes };
+  return { pot, preheatMinutes, charges };
 }
 
 /**

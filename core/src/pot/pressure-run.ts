@@ -35,7 +35,12 @@ function stepped(pot: Pot, controls: Controls, seconds: number, follow?: Follow)
   return step;
 }
 
-const atFull = (pot: Pot): Controls => ({ watts: pot.build.heaterW, lid: 'on', valve: 'closed', regulated: true });
+const atFull = (pot: Pot): Controls => ({
+  watts: pot.build.heaterW * pot.build.lidOnShare,
+  lid: 'on',
+  valve: 'closed',
+  regulated: true,
+});
 
 /**
  * Brings a locked pot to the moment its minutes begin to count.

@@ -16,7 +16,7 @@ export interface FrozenMedium extends Medium {
   readonly frozenConductivity: number;
 }
 
-const CELLS = 6;
+const CELLS = 5;
 /** A step is this share of the longest stable one. */
 const SAFETY = 0.9;
 

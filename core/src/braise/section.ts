@@ -1,0 +1,147 @@
+import { pieceOf } from '../meat/piece';
+import { chargesOf } from '../pot/charge';
+import { contentsOf } from '../pot/contents';
+import type { Sticking } from '../pot/base-temperature';
+import { layBatch } from '../stations/batch-layout';
+import type { Forecast } from './forecast-document';
+
+/** The moments the pot is cut open at. */
+export const SECTION_STAGES = ['sear', 'deglaze', 'lid-on', 'opened'] as const;
+export type SectionStage = (typeof SECTION_STAGES)[number];
+
+/** The pot cut open at one moment, in cm from the middle of its base. */
+export interface Section {
+  readonly stage: SectionStage;
+  readonly title: string;
+  readonly diameterCm: number;
+  readonly heightCm: number;
+  readonly liquidCm: number;
+  /** Height of the solids with the gaps between them; 0 where the meat is not in. */
+  readonly bedCm: number;
+  readonly rackCm: number;
+  /** Length and height of a piece as it is cut, and how many there are. */
+  readonly piece: { readonly lengthCm: number; readonly heightCm: number; readonly count: number } | null;
+  /** Height of vegetables, grains and pastes over the meat. */
+  readonly topCm: number;
+  readonly topWhat: string;
+  readonly sticking: Sticking;
+  readonly fillLineCm: number;
+  readonly minimumLineCm: number;
+  readonly baseC: number;
+  /** The whole picture in words. */
+  readonly text: string;
+}
+
+const STICKS: Readonly<Record<Sticking, string>> = {
+  clean: 'a clean base',
+  film: 'a film on the base',
+  fond: 'the brown layer of the sear on the base',
+  'sugar-crust': 'burnt sugar on the base',
+};
+
+const cm = (value: number): string => value.toFixed(1);
+
+/**
+ * The pot cut open, stage by stage, to scale: for the drawing and for those who do not see it.
+ *
+ * @param f a forecast
+ * @returns one section a stage; the sear's is left out where nothing is seared in the pot
+ * @example sectionsOf(forecast(plan)).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
+ */
+export function sectionsOf(f: Forecast): Section[] {
+  const { plan } = f;
+  const { cooker } = plan;
+  const piece = pieceOf(plan.meat);
+  const charges = chargesOf(plan);
+  const atLid = contentsOf(plan, piece, charges, f.liquid.freeAtStartMl);
+  const atEnd = contentsOf(plan, piece, charges, f.liquid.freeAtEndMl);
+  const area = atLid.areaCm2;
+  const heightCm = (cooker.litres * 1000) / area;
+  const [lengthCm, , thicknessCm] = piece.dimensionsCm;
+  const onTop = charges.filter(({ stage }) => stage === 'on-top');
+  const topWhat = [
+    ...onTop.map(({ what }) => what),
+    ...(atLid.plantsMl + atLid.grainMl > 0 ? ['vegetables and grain'] : []),
+  ];
+  const topCm =
+    (onTop.reduce((sum, { volumeMl }) => sum + volumeMl, 0) + (atLid.plantsMl + atLid.grainMl) / 0.6) / area;
+  const seared = plan.sear.school !== 'none' && plan.sear.where === 'pot';
+  const fond: Sticking = !seared
+    ? 'clean'
+    : plan.meat.rub?.sugar === true
+      ? 'sugar-crust'
+      : f.sear.faces.length > 1
+        ? 'fond'
+        : 'film';
+  const batch = seared ? layBatch(f.sear.perBatch, [lengthCm, piece.dimensionsCm[1]], cooker.baseDiameterCm) : null;
+  const inMiddle = batch ? new Set(batch.placed.map(({ x }) => x.toFixed(1))).size : 0;
+  const common = {
+    diameterCm: cooker.baseDiameterCm,
+    heightCm,
+    rackCm: 0,
+    bedCm: 0,
+    topCm: 0,
+    topWhat: '',
+    piece: null,
+    fillLineCm: f.fill.limit * heightCm,
+    minimumLineCm: f.liquid.minimumMl / area,
+  };
+  const cut = { lengthCm: Math.min(lengthCm, cooker.baseDiameterCm), heightCm: thicknessCm, count: piece.count };
+  const sections: Section[] = [];
+  if (seared) {
+    sections.push({
+      ...common,
+      stage: 'sear',
+      title: 'Searing',
+      liquidCm: 0,
+      piece: { ...cut, count: Math.max(1, Math.min(inMiddle, f.sear.perBatch)) },
+      sticking: fond,
+      baseC: f.saute.baseC,
+      text: `Searing: ${f.sear.perBatch} of ${piece.count} pieces lie on a base of ${Math.round(f.saute.baseC)} °C and cover ${Math.round(f.sear.coverage * 100)} % of it.`,
+    });
+  }
+  if (plan.deglaze !== null && f.sear.preheatMinutes > 0) {
+    const left = f.liquid.entries.filter(({ stage }) => stage === 'deglaze').reduce((sum, { ml }) => sum + ml, 0);
+    sections.push({
+      ...common,
+      stage: 'deglaze',
+      title: 'Deglazed',
+      liquidCm: left / area,
+      sticking: f.burn.sticking,
+      baseC: f.pot.boilingC,
+      text: `Deglazed: ${Math.round(left)} ml are left, with ${STICKS[f.burn.sticking]}.`,
+    });
+  }
+  const over = f.fill.over ? 'over' : 'under';
+  sections.push(
+    {
+      ...common,
+      stage: 'lid-on',
+      title: 'Lid on',
+      liquidCm: atLid.liquidCm,
+      bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
+      rackCm: atLid.rackCm,
+      topCm,
+      topWhat: topWhat.join(', '),
+      piece: cut,
+      sticking: f.burn.sticking,
+      baseC: f.burn.baseC,
+      text: `Lid on: ${cm(f.fill.litres)} l, ${over} the fill line; ${Math.round(f.liquid.freeAtStartMl)} ml of free liquid stand ${cm(atLid.liquidCm)} cm high. At its worst the base is at ${Math.round(f.burn.baseC)} °C against ${Math.round(f.burn.cutoutC)} °C, with ${STICKS[f.burn.sticking]}.`,
+    },
+    {
+      ...common,
+      stage: 'opened',
+      title: 'Opened',
+      liquidCm: atEnd.liquidCm,
+      bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
+      rackCm: atLid.rackCm,
+      topCm,
+      topWhat: topWhat.join(', '),
+      piece: cut,
+      sticking: f.burn.sticking,
+      baseC: f.pot.boilingC,
+      text: `Opened: ${Math.round(f.liquid.freeAtEndMl)} ml of free liquid stand ${cm(atEnd.liquidCm)} cm high, ${Math.round(f.liquid.fatMl)} ml of fat on it.`,
+    },
+  );
+  return sections;
+}

@@ -1,0 +1,87 @@
+/** When an aromatic goes into the hot pot: what gives water first, what burns soonest last. */
+export const AROMATIC_GROUPS = ['bones', 'base', 'warm', 'spice', 'garlic', 'leaf'] as const;
+export type AromaticGroup = (typeof AROMATIC_GROUPS)[number];
+
+/** Something sautéed for its flavour, or laid in for it. */
+export interface AromaticKind {
+  readonly id: string;
+  readonly name: string;
+  readonly group: AromaticGroup;
+  /** Words a cook may use for it, lower case. */
+  readonly words: readonly string[];
+  /** Water given off by the end, by weight. */
+  readonly juiceShare: number;
+  /** Fished out at the end when nothing is said. */
+  readonly fishedOut: boolean;
+  readonly note: string;
+}
+
+type Row = readonly [string, string, AromaticGroup, string, number, boolean, string];
+
+/** Common practice of the trade. Columns: id, name, group, words, juice share, fished out, note. */
+// prettier-ignore
+const ROWS: readonly Row[] = [
+  ['bones', 'Bones for body', 'bones', 'bone|bones', 0, true, 'browned like the meat'],
+  ['onion', 'Onion', 'base', 'onion|onions', 0.3, false, ''],
+  ['shallot', 'Shallot', 'base', 'shallot|shallots', 0.3, false, ''],
+  ['leek', 'Leek', 'base', 'leek|leeks', 0.3, false, ''],
+  ['celery', 'Celery', 'base', 'celery', 0.3, false, ''],
+  ['celeriac', 'Celeriac, diced', 'base', 'celeriac', 0.05, false, ''],
+  ['carrot', 'Carrot, diced', 'base', 'carrot|carrots', 0.05, false, ''],
+  ['fennel', 'Fennel', 'base', 'fennel', 0.3, false, ''],
+  ['pepper', 'Sweet pepper', 'base', 'sweet pepper|bell pepper|peppers', 0.3, false, ''],
+  ['mushroom', 'Mushrooms', 'base', 'mushroom|mushrooms', 0.5, false, 'in a wide layer, or they steam'],
+  ['bacon', 'Bacon or lardons', 'base', 'bacon|lardon|lardons', 0.05, false, ''],
+  ['ginger', 'Ginger', 'warm', 'ginger', 0, false, ''],
+  ['chilli', 'Chilli', 'warm', 'chilli|chili|chillies', 0, false, 'fumes: keep your face away'],
+  ['spice', 'Ground spices', 'spice', 'spice|spices|paprika|cumin|coriander seed|curry|cinnamon|allspice|turmeric', 0, false, 'bloomed in the fat, no longer'],
+  ['garlic', 'Garlic', 'garlic', 'garlic', 0, false, 'in the last minute only: it burns'],
+  ['garlic-head', 'Garlic, whole heads', 'leaf', 'head of garlic|garlic heads|garlic head', 0, true, 'laid in whole'],
+  ['bay', 'Bay leaves', 'leaf', 'bay', 0, true, ''],
+  ['thyme', 'Thyme', 'leaf', 'thyme', 0, true, ''],
+  ['rosemary', 'Rosemary', 'leaf', 'rosemary', 0, true, ''],
+  ['sage', 'Sage', 'leaf', 'sage', 0, true, ''],
+  ['dried-herbs', 'Dried herbs', 'leaf', 'dried|oregano|marjoram', 0, false, 'a third of the weight of fresh ones'],
+  ['whole-spice', 'Whole spices', 'leaf', 'clove|cloves|peppercorn|peppercorns|star anise|juniper', 0, true, 'in a little bag'],
+  ['peel', 'Citrus peel', 'leaf', 'peel|zest', 0, true, ''],
+];
+
+export const AROMATICS: readonly AromaticKind[] = ROWS.map(([id, name, group, words, juiceShare, fishedOut, note]) => ({
+  id,
+  name,
+  group,
+  words: words.split('|'),
+  juiceShare,
+  fishedOut,
+  note,
+}));
+
+/** What is taken for something the larder does not know: a vegetable like an onion. */
+const UNKNOWN: Omit<AromaticKind, 'name' | 'id'> = {
+  group: 'base',
+  words: [],
+  juiceShare: 0.2,
+  fishedOut: false,
+  note: '',
+};
+
+/**
+ * The kind of an aromatic, by its id or by the words a cook used; the longest match wins, so that "garlic heads" is not
+ * taken for garlic. What is not known is treated as a vegetable.
+ *
+ * @example aromaticKind('2 red onions').group // 'base'
+ */
+export function aromaticKind(ingredient: string): AromaticKind {
+  const said = ingredient.toLowerCase().replaceAll(/[^\p{L}\s-]/gu, ' ');
+  const exact = AROMATICS.find((known) => known.id === ingredient);
+  if (exact) return exact;
+  let best: AromaticKind | undefined;
+  let length = 0;
+  for (const known of AROMATICS) {
+    for (const word of known.words) {
+      if (word.length > length && new RegExp(`(^|\\s)${word}(\\s|$)`, 'u').test(said))
+        [best, length] = [known, word.length];
+    }
+  }
+  return best ?? { ...UNKNOWN, id: ingredient, name: ingredient };
+}

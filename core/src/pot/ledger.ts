@@ -1,0 +1,108 @@
+import { aromaticKind } from '../larder/aromatics';
+import { cutById, cutTitle } from '../larder/cuts';
+import { grainById } from '../larder/grains';
+import { vegetableById } from '../larder/vegetables';
+import { fatMl } from '../meat/yield';
+import type { Plan } from '../plan/plan';
+import type { Charge } from './charge';
+import { startGrains } from './contents';
+import type { Accounts } from './pot-model';
+
+/** When in the work a line of the ledger falls. */
+export type LedgerStage = 'deglaze' | 'load' | 'heating' | 'pressure' | 'release' | 'opened';
+
+/** One line: what came in, or (below zero) what went. */
+export interface LedgerEntry {
+  readonly stage: LedgerStage;
+  readonly what: string;
+  readonly ml: number;
+}
+
+/** Every millilitre of free liquid, from the first splash to the open pot. */
+export interface Ledger {
+  readonly pouredMl: number;
+  /** When the lid goes on. */
+  readonly freeAtStartMl: number;
+  /** When the lid comes off. */
+  readonly freeAtEndMl: number;
+  readonly fatMl: number;
+  readonly minimumMl: number;
+  readonly belowMinimum: boolean;
+  /** They add up to the free liquid at the end. */
+  readonly entries: readonly LedgerEntry[];
+}
+
+/** What the pot did, and what the meat let go of. */
+export interface PotHistory {
+  /** When the lid went on. */
+  readonly lidOn: Pick<Accounts, 'boiledKg'>;
+  /** When the lid came off. */
+  readonly opened: Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'>;
+  /** Juice let go by the end, ml. */
+  readonly juiceMl: number;
+}
+
+/**
+ * The ledger of free liquid: poured, boiled off, purged, released, taken up, flashed. It never goes below nothing: what
+ * has no liquid left to take takes less.
+ *
+ * @param plan what goes in
+ * @param charges what is poured
+ * @param history what the pot and the meat did
+ * @returns entries in the order of the work; they add up to `freeAtEndMl`
+ * Accuracy: juice, uptake and vegetables are common practice, within a fifth or so.
+ * @example ledgerOf(plan, chargesOf(plan), { lidOn: { boiledKg: 0.05 }, opened: { boiledKg: 0.05, purgedKg: 0.04, flashedKg: 0.03 }, juiceMl: 200 }).belowMinimum // false
+ */
+export function ledgerOf(
+  plan: Pick<Plan, 'meat' | 'vegetables' | 'aromatics' | 'grains' | 'cooker'>,
+  charges: readonly Charge[],
+  history: PotHistory,
+): Ledger {
+  const entries: LedgerEntry[] = [];
+  let free = 0;
+  const book = (stage: LedgerStage, what: string, ml: number): void => {
+    const booked = Math.max(-free, ml);
+    if (Math.abs(booked) < 0.05) return;
+    free += booked;
+    entries.push({ stage, what, ml: booked });
+  };
+  const kg = (mass: number): number => Math.max(0, mass * 1000);
+
+  for (const { stage, what, waterMl } of charges) if (stage === 'deglaze') book('deglaze', what, waterMl);
+  book('deglaze', 'boiled off while it is scraped', -kg(history.lidOn.boiledKg));
+  for (const { stage, what, waterMl } of charges) if (stage === 'load') book('load', what, waterMl);
+  const freeAtStartMl = free;
+
+  book('heating', 'steam blown off before the pin rises', -kg(history.opened.purgedKg));
+  book('pressure', `juice of ${cutTitle(cutById(plan.meat.cut))}`, history.juiceMl);
+  for (const { ingredient, grams, then } of plan.aromatics) {
+    if (then === 'set-aside') continue;
+    const { name, juiceShare } = aromaticKind(ingredient);
+    book('pressure', `water of ${name.toLowerCase()}`, grams * juiceShare);
+  }
+  for (const { vegetable, grams, place } of plan.vegetables) {
+    if (place !== 'start' && place !== 'flavour-only') continue;
+    const { name, juiceShare } = vegetableById(vegetable);
+    book('pressure', `water of ${name.toLowerCase()}`, grams * juiceShare);
+  }
+  book('pressure', 'boiled away under pressure', -kg(history.opened.boiledKg - history.lidOn.boiledKg));
+  for (const { grain, grams } of startGrains(plan)) {
+    const { name, uptakeMlPerG } = grainById(grain);
+    book('pressure', `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG);
+  }
+  book('release', 'flashes into steam when the valve is opened', -kg(history.opened.flashedKg));
+  for (const { stage, what, waterMl } of charges)
+    if (stage === 'on-top') book('opened', `${what}, stirred in`, waterMl);
+  const pouredMl = charges
+    .filter(({ stage }) => stage === 'deglaze' || stage === 'load')
+    .reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+  return {
+    pouredMl,
+    freeAtStartMl,
+    freeAtEndMl: free,
+    fatMl: fatMl(plan.meat),
+    minimumMl: plan.cooker.minimumLiquidMl,
+    belowMinimum: freeAtStartMl < plan.cooker.minimumLiquidMl - 0.5,
+    entries,
+  };
+}

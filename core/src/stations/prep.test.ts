@@ -1,0 +1,129 @@
+import { aromaticKind } from '../larder/aromatics';
+import { planFor } from '../testing/fixtures';
+import { aromaticMinutes, aromaticSteps } from './aromatics';
+import { apartTasks, bowlsOf, prepSteps } from './prep';
+import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
+
+describe('aromatics', () => {
+  test('onion before ginger before spices, garlic last of all, leaves with the liquid (common practice)', () => {
+    const steps = aromaticSteps([
+      { ingredient: 'bay leaves', grams: 2 },
+      { ingredient: 'garlic', grams: 12 },
+      { ingredient: 'ground cumin', grams: 4 },
+      { ingredient: 'ginger', grams: 15 },
+      { ingredient: '2 red onions', grams: 250 },
+    ]);
+    expect(steps.map(({ group }) => group)).toEqual(['base', 'warm', 'spice', 'garlic', 'leaf']);
+  });
+
+  test('onion and its like 3 to 8 minutes, spices about a minute, garlic 30 to 60 s (common practice)', () => {
+    const minutes = (ingredient: string, grams: number): number => aromaticMinutes([{ ingredient, grams }]);
+    expect(minutes('onion', 20)).toBeGreaterThanOrEqual(3);
+    expect(minutes('onion', 4000)).toBeLessThanOrEqual(8);
+    expect(minutes('paprika', 10)).toBe(1);
+    expect(minutes('garlic', 12) * 60).toBeGreaterThanOrEqual(30);
+    expect(minutes('garlic', 12) * 60).toBeLessThanOrEqual(60);
+    expect(minutes('bay', 2)).toBe(0);
+  });
+
+  test('fine vegetables that are set aside have a turn of their own, first', () => {
+    const steps = aromaticSteps([
+      { ingredient: 'onion', grams: 200 },
+      { ingredient: 'mushrooms', grams: 250, then: 'set-aside' },
+    ]);
+    expect(steps.map(({ id }) => id)).toEqual(['aside-base', 'base']);
+  });
+
+  test('whole heads of garlic are not garlic; what is not known is treated as a vegetable', () => {
+    expect(aromaticKind('a head of garlic').group).toBe('leaf');
+    expect(aromaticKind('garlic').group).toBe('garlic');
+    expect(aromaticKind('salsify').group).toBe('base');
+    expect(aromaticKind('<b>onion</b>').group).toBe('base');
+  });
+});
+
+describe('the board', () => {
+  const plan = planFor(
+    'beef-chuck',
+    'chunks',
+    1300,
+    {
+      aromatics: [
+        { ingredient: 'onion', grams: 200 },
+        { ingredient: 'garlic', grams: 10 },
+      ],
+      vegetables: [{ vegetable: 'carrot', grams: 300, texture: 'tender', place: 'second-run' }],
+      additions: [
+        { ingredient: 'tomato-paste', grams: 40, when: 'on-top' },
+        { ingredient: 'cream', grams: 80, when: 'after' },
+      ],
+    },
+    { trimGrams: 130, rub: { grams: 20, sugar: false } },
+  );
+
+  test('vegetables first, raw meat last; trimmed, cut, dried, rubbed, salted in that order', () => {
+    const steps = prepSteps(plan);
+    expect(steps.map(({ id }) => id)).toEqual(['plants', 'trim', 'cut', 'dry', 'rub', 'salt']);
+    expect(steps.findIndex(({ meat }) => meat)).toBe(1);
+  });
+
+  test('what is done hours ahead stands before all; cured meat is rinsed', () => {
+    const ahead = prepSteps({
+      ...plan,
+      meat: { ...plan.meat, salted: 'ahead', marinade: { ml: 150, hours: 12, pouredIn: true } },
+    });
+    expect(ahead.slice(0, 2).map(({ when }) => when)).toEqual(['ahead', 'ahead']);
+    expect(ahead.some(({ id }) => id === 'salt')).toBe(false);
+    expect(prepSteps(planFor('beef-brisket-cured', 'whole', 1800)).map(({ id }) => id)).toContain('rinse');
+  });
+
+  test('bowls by the moment they go in, and every gram in exactly one', () => {
+    const bowls = bowlsOf(plan);
+    expect(bowls.map(({ moment }) => moment)).toEqual([
+      'Into the hot fat',
+      'Last, half a minute before the liquid',
+      'On top, not stirred',
+      'After the pressure',
+    ]);
+    const grams = bowls.flatMap(({ items }) => items).reduce((sum, item) => sum + item.grams, 0);
+    expect(grams).toBe(200 + 10 + 300 + 40 + 80);
+  });
+
+  test('a sauce made apart: toast, soak, sauté, blend with the lid vented, strain, swill', () => {
+    const tasks = apartTasks({
+      additions: [
+        {
+          ingredient: 'chilli-blend',
+          grams: 250,
+          when: 'stirred-in',
+          apart: { steps: ['toast', 'soak', 'saute', 'blend', 'strain'], swillMl: 240 },
+        },
+      ],
+    });
+    expect(tasks).toHaveLength(6);
+    expect(tasks[3]?.text).toMatch(/blend.*lid vented/);
+    expect(tasks.find(({ text }) => text.includes('soak'))?.handsOn).toBe(false);
+    expect(tasks.at(-1)?.text).toContain('240 ml');
+  });
+});
+
+describe('substitutes', () => {
+  test('cut for cut: the same animal and like toughness first, only what can be cut the same way', () => {
+    const [first] = cutSubstitutes({ cut: 'lamb-shoulder', form: 'bite-size' });
+    expect(first?.id).toMatch(/^lamb-/);
+    for (const { id } of cutSubstitutes({ cut: 'beef-shin', form: 'slices' })) expect(id).not.toBe('beef-shin');
+  });
+
+  test.each(['red-wine', 'white-wine', 'beer', 'cider'])(
+    '%s: something without alcohol is always offered',
+    (liquid) => {
+      expect(liquidSubstitutes(liquid)[0]?.changes).toMatch(/no alcohol/);
+    },
+  );
+
+  test('fresh herbs weigh three times dried ones (common practice); bay is no matter', () => {
+    expect(herbSwap('thyme', 9)).toBe('or 3 g dried');
+    expect(herbSwap('dried oregano', 2)).toBe('or 6 g fresh');
+    expect(herbSwap('onion', 200)).toBeNull();
+  });
+});
