@@ -3,10 +3,14 @@ import { DEFAULT_COOKER } from '../plan/defaults';
 import { PlanError } from '../plan/plan-error';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
+import { printerFor } from '../units/quantity';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
+import { prepSteps } from '../stations/prep';
 import { RESCUE_TOPICS, rescueFor } from './rescue';
 import { sectionsOf } from './section';
+
+const METRIC = printerFor('metric');
 
 const chuck = (more: Partial<Plan> = {}, meat: Partial<Plan['meat']> = {}): Plan =>
   planFor('beef-chuck', 'chunks', 1300, more, meat);
@@ -183,7 +187,7 @@ describe('the sauté', () => {
 
 describe('the section', () => {
   test('shows sear, deglazing, lid on and opened, to scale, each with its words', () => {
-    const sections = sectionsOf(forecast(chuck()));
+    const sections = sectionsOf(forecast(chuck()), METRIC);
     expect(sections.map(({ stage }) => stage)).toEqual(['sear', 'deglaze', 'lid-on', 'opened']);
     for (const section of sections) {
       // 5.7 l over a base of 21.5 cm stand 15.7 cm high.
@@ -197,7 +201,7 @@ describe('the section', () => {
 
   test('nothing is seared in the pot: it begins with the lid on', () => {
     const plan = chuck({ sear: { school: 'none', where: 'pot', order: 'meat-first' }, deglaze: null });
-    expect(sectionsOf(forecast(plan)).map(({ stage }) => stage)).toEqual(['lid-on', 'opened']);
+    expect(sectionsOf(forecast(plan), METRIC).map(({ stage }) => stage)).toEqual(['lid-on', 'opened']);
   });
 
   test('whatever the plan, no height is below nothing', () => {
@@ -213,7 +217,7 @@ describe('the section', () => {
             liquids: [{ liquid: 'water', ml, temperatureC: 20 }],
             additions: [{ ingredient: 'tomato-paste', grams: paste, when: 'on-top' }],
           });
-          for (const { liquidCm, bedCm, topCm, rackCm } of sectionsOf(forecast(plan))) {
+          for (const { liquidCm, bedCm, topCm, rackCm } of sectionsOf(forecast(plan), METRIC)) {
             for (const height of [liquidCm, bedCm, topCm, rackCm]) expect(height).toBeGreaterThanOrEqual(0);
           }
         },
@@ -228,7 +232,7 @@ describe('rescue', () => {
     '%s: steps first, a caution that defers to the manual or to hot fat, with a plan and without',
     (topic) => {
       for (const f of [null, forecast(chuck({ deglaze: null }))]) {
-        const { steps, why, caution } = rescueFor(topic, f);
+        const { steps, why, caution } = rescueFor(topic, f, METRIC);
         expect(steps.length).toBeGreaterThanOrEqual(5);
         expect(why.length).toBeGreaterThan(0);
         expect(caution).toMatch(/manual|spits/);
@@ -237,13 +241,46 @@ describe('rescue', () => {
   );
 
   test('the burn error’s steps go by what the pot holds', () => {
-    const steps = (plan: Plan): string => rescueFor('burn', forecast(plan)).steps.join(' ');
+    const steps = (plan: Plan): string => rescueFor('burn', forecast(plan), METRIC).steps.join(' ');
     const paste = chuck({ additions: [{ ingredient: 'tomato-paste', grams: 200, when: 'stirred-in' }] });
     expect(steps(paste)).toContain('Leave the thick part out');
     expect(steps(chuck({ deglaze: null }))).not.toContain('Leave the thick part out');
     const grain = chuck({ grains: [{ grain: 'barley-pearl', grams: 400, place: 'start', layer: 'stirred-in' }] });
     expect(steps(grain)).toContain('Lift the grain off the base');
     const stove = chuck({ cooker: { ...DEFAULT_COOKER, kind: 'stovetop' } });
-    expect(rescueFor('burn', forecast(stove)).steps[0]).toContain('Lift the pot off the burner');
+    expect(rescueFor('burn', forecast(stove), METRIC).steps[0]).toContain('Lift the pot off the burner');
   });
+});
+
+test('in US units no text of a forecast, a section, a prep list or a rescue is metric', () => {
+  const us = printerFor('us');
+  const plan = chuck(
+    {
+      deglaze: null,
+      liquids: [{ liquid: 'stock', ml: 4200, temperatureC: 20 }],
+      additions: [
+        {
+          ingredient: 'chilli-blend',
+          grams: 300,
+          when: 'stirred-in',
+          apart: { steps: ['soak', 'blend'], swillMl: 120 },
+        },
+      ],
+    },
+    { trimGrams: 100, rub: { grams: 30, sugar: true } },
+  );
+  const f = forecast(plan, 'us');
+  const texts = [
+    ...f.reasons.map(({ text }) => text),
+    ...f.burn.causes.flatMap(({ text, remedies }) => [text, ...remedies.map((remedy) => remedy.text)]),
+    f.fill.text,
+    ...f.fill.remedies.map(({ text }) => text),
+    ...f.saute.troubles.map(({ text }) => text),
+    ...f.clock.tasks.map(({ label }) => label),
+    ...sectionsOf(f, us).map(({ text }) => text),
+    ...prepSteps(plan, us).map(({ text }) => text),
+    ...RESCUE_TOPICS.flatMap((topic) => [...rescueFor(topic, f, us).steps, ...rescueFor(topic, f, us).why]),
+  ];
+  expect(texts.length).toBeGreaterThan(60);
+  for (const text of texts) expect(text).not.toMatch(/\d (ml|l|g|kg|cm|°C)\b/);
 });

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 import type { Fill } from '../pot/fill';
 import type { Ledger } from '../pot/ledger';
 import type { Remedy } from './remedies';
@@ -13,10 +14,8 @@ export interface FillInWords extends Fill {
   readonly remedies: readonly Remedy[];
 }
 
-const litres = (value: number): string => value.toFixed(1);
-
 /** Pours less, from the last to the first liquid, and never below the minimum. */
-function lessLiquid(plan: Plan, fill: Fill, ledger: Ledger): Remedy[] {
+function lessLiquid(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): Remedy[] {
   const overMl = (fill.share - fill.limit) * plan.cooker.litres * 1000;
   const spare = ledger.freeAtStartMl - ledger.minimumMl;
   const ml = Math.ceil(overMl / ROUND_ML) * ROUND_ML;
@@ -31,7 +30,7 @@ function lessLiquid(plan: Plan, fill: Fill, ledger: Ledger): Remedy[] {
     })
     .reverse()
     .filter((item) => item.ml > 0);
-  return left > 0 ? [] : [{ text: `Pour ${ml} ml less`, change: { liquids } }];
+  return left > 0 ? [] : [{ text: `Pour ${print.quantity('volume', ml)} less`, change: { liquids } }];
 }
 
 /** One of several runs: everything in its share, but the liquid never under the minimum. */
@@ -67,30 +66,35 @@ function partOf(
  * @param plan the plan
  * @param fill how full it is
  * @param ledger its liquid
+ * @param print the cook's units
  */
-export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger): FillInWords {
+export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): FillInWords {
   const line = fill.limit === 0.5 ? 'half' : 'two thirds';
   const most = fill.limit * plan.cooker.litres;
-  const held = `${litres(fill.litres)} l in a pot of ${litres(plan.cooker.litres)} l`;
-  if (!fill.over) return { ...fill, text: `${held}: under its line at ${line}, ${litres(most)} l.`, remedies: [] };
-  const remedies: Remedy[] = lessLiquid(plan, fill, ledger);
+  const held = `${print.litres(fill.litres)} in a pot of ${print.litres(plan.cooker.litres)}`;
+  if (!fill.over) return { ...fill, text: `${held}: under its line at ${line}, ${print.litres(most)}.`, remedies: [] };
+  const remedies: Remedy[] = lessLiquid(plan, fill, ledger, print);
   if (fill.runs > 1) {
     const change = partOf(plan, 1 / fill.runs, ledger);
-    remedies.push({ text: `Cook it in ${fill.runs} runs: this one with ${change.meat.grams} g of meat`, change });
+    remedies.push({
+      text: `Cook it in ${fill.runs} runs: this one with ${print.quantity('mass', change.meat.grams)} of meat`,
+      change,
+    });
   }
-  if (fill.potLitres !== null) remedies.push({ text: `A pot of ${fill.potLitres} l would hold it`, change: null });
+  if (fill.potLitres !== null)
+    remedies.push({ text: `A pot of ${print.litres(fill.potLitres)} would hold it`, change: null });
   return {
     ...fill,
     text: fill.overflows
       ? `It does not go in: ${held}.`
-      : `Over the line: ${held}, and at most ${litres(most)} l, ${line} of it.`,
+      : `Over the line: ${held}, and at most ${print.litres(most)}, ${line} of it.`,
     remedies,
   };
 }
 
 /** What to pour when the liquid is under the cooker's minimum. */
-export function minimumRemedy(plan: Plan, ledger: Ledger): Remedy | null {
+export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
   if (!ledger.belowMinimum) return null;
   const ml = Math.ceil((ledger.minimumMl - ledger.freeAtStartMl) / ROUND_ML) * ROUND_ML;
-  return { text: `Pour ${ml} ml more`, change: withMoreLiquid(plan, ml) };
+  return { text: `Pour ${print.quantity('volume', ml)} more`, change: withMoreLiquid(plan, ml) };
 }

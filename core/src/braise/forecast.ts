@@ -16,6 +16,7 @@ import type { Accounts, Phase, Pot } from '../pot/pot-model';
 import { heatUp, letDown, runOn, type Follow } from '../pot/pressure-run';
 import { backwards, type Schedule } from '../clock/schedule';
 import { OPEN_MINUTES, tasksOf } from '../clock/tasks';
+import { printerFor, type UnitSystem } from '../units/quantity';
 import { shiftIso } from '../units/time';
 import { aromaticSteps } from '../stations/aromatics';
 import { cautionsFor } from './cautions';
@@ -117,12 +118,14 @@ function byMinute(odds: Timing): Forecast['tenderness']['byMinute'] {
  * forecast.
  *
  * @param plan every default filled in
+ * @param system the units its texts are written in; its figures are always in the core's own
  * @returns the forecast of contract.md; parts not yet reckoned are absent
  * @throws PlanError naming the field that makes the plan impossible
  * Accuracy: the reference minutes of the trade within 15 % or 4 minutes.
  * @example forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })).tenderness.grade // 'fork'
  */
-export function forecast(plan: Plan): Forecast {
+export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
+  const print = printerFor(system);
   const cut = cutById(plan.meat.cut);
   const before: CurvePoint[] = [];
   const ready = readyPot(plan, recorder(before, cut.toughness, kitchenAirKPa(plan.kitchen), 0));
@@ -140,14 +143,19 @@ export function forecast(plan: Plan): Forecast {
     juiceMl: juiceMl(plan.meat, run.piece.body.heatK(), run.piece.meanCookValue()),
   });
   const fill = fillOf(plan, contentsOf(plan, piece, charges, ledger.freeAtStartMl));
-  const burn = burnInWords(plan, burnVerdict(plan, piece, charges, build, run.moments));
+  const burn = burnInWords(plan, burnVerdict(plan, piece, charges, build, run.moments), print);
   const schedule = backwards(
-    tasksOf(plan, sear, {
-      preheat: preheatMinutes,
-      toTimer: run.toTimer,
-      pressure: pressureMinutes,
-      release: run.releaseMinutes,
-    }),
+    tasksOf(
+      plan,
+      sear,
+      {
+        preheat: preheatMinutes,
+        toTimer: run.toTimer,
+        pressure: pressureMinutes,
+        release: run.releaseMinutes,
+      },
+      print,
+    ),
   );
   const core = run.piece.coreCookValue;
   const partial = {
@@ -189,11 +197,11 @@ export function forecast(plan: Plan): Forecast {
       curve: onTheClock(schedule, before, run, plan),
     },
     sear: { ...sear, preheatMinutes, aromatics: aromaticSteps(plan.aromatics) },
-    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics),
-    fill: fillInWords(plan, fill, ledger),
+    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics, print),
+    fill: fillInWords(plan, fill, ledger, print),
     liquid: {
       ...ledger,
-      remedy: minimumRemedy(plan, ledger),
+      remedy: minimumRemedy(plan, ledger, print),
       schools: liquidSchools(plan, piece, charges, loaded.accounts.boiledKg * 1000),
     },
     burn,
@@ -210,7 +218,7 @@ export function forecast(plan: Plan): Forecast {
     },
     cautions: cautionsFor(plan, { fill, burn, liquid: ledger }),
   } as const satisfies Omit<Forecast, 'reasons'>;
-  return { ...partial, reasons: reasonsFor(partial) };
+  return { ...partial, reasons: reasonsFor(partial, print) };
 }
 
 /** Puts the pot's history where the schedule has it, and closes it with the rest. */

@@ -2,6 +2,7 @@ import { cutById, cutTitle } from '../larder/cuts';
 import { TARGET_BAND } from '../meat/tenderness';
 import type { Target } from '../plan/plan';
 import { kitchenAirKPa } from '../pot/cooker';
+import type { Printer } from '../units/quantity';
 import { meltingMinutes } from './timing';
 import type { Forecast, Reason } from './forecast-document';
 
@@ -27,8 +28,11 @@ const one = (value: number): string => value.toFixed(1);
  * The reasons beside the figures. Every text is made of the numbers the reckoning used.
  *
  * @param f the forecast but for its reasons
+ * @param print the cook's units
  */
-export function reasonsFor(f: Omit<Forecast, 'reasons'>): Reason[] {
+export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason[] {
+  const degrees = (celsius: number): string => print.quantity('temperature', celsius);
+  const volume = (value: number): string => print.quantity('volume', value);
   const { plan, pot, tenderness, piece } = f;
   const cut = cutById(plan.meat.cut);
   const share = TARGET_BAND[plan.target][0];
@@ -43,17 +47,17 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>): Reason[] {
   if (hot) {
     add(
       'pressureMinutes',
-      `${n(hot.minute - lidOn)} min from lid on for the heat to reach the middle of ${one(piece.thicknessCm)} cm from ${n(start)} °C, of which ${n(timer)} pass before the timer starts.`,
+      `${n(hot.minute - lidOn)} min from lid on for the heat to reach the middle of ${print.quantity('length', piece.thicknessCm)} from ${degrees(start)}, of which ${n(timer)} pass before the timer starts.`,
     );
   } else {
     add(
       'pressureMinutes',
-      `The middle of ${one(piece.thicknessCm)} cm is at ${n(tenderness.coreC)} °C when the lid comes off; the pot is at ${n(pot.workingC)} °C. The outside is done well before the middle.`,
+      `The middle of ${print.quantity('length', piece.thicknessCm)} is at ${degrees(tenderness.coreC)} when the lid comes off; the pot is at ${degrees(pot.workingC)}. The outside is done well before the middle.`,
     );
   }
   add(
     'pressureMinutes',
-    `${n(melting)} min at ${n(pot.workingC)} °C melt ${n(share * 100)} % of the collagen of ${cutTitle(cut)} once it is hot; the release counts too.`,
+    `${n(melting)} min at ${degrees(pot.workingC)} melt ${n(share * 100)} % of the collagen of ${cutTitle(cut)} once it is hot; the release counts too.`,
   );
   if (plan.confidence > 0.5 && !f.ownMinutes) {
     const middle = tenderness.byMinute.find((point) => point.mean >= share)?.minutes;
@@ -85,7 +89,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>): Reason[] {
   );
   add(
     'workingC',
-    `${n(plan.cooker.gaugeKPa)} kPa above the air outside (${one(kitchenAirKPa(plan.kitchen))} kPa${plan.kitchen.airKPa === undefined ? ` at ${n(plan.kitchen.altitudeM)} m` : ', measured'}) is ${one(pot.workingC)} °C; open it boils at ${one(pot.boilingC)} °C.`,
+    `${n(plan.cooker.gaugeKPa)} kPa above the air outside (${one(kitchenAirKPa(plan.kitchen))} kPa${plan.kitchen.airKPa === undefined ? ` at ${n(plan.kitchen.altitudeM)} m` : ', measured'}) is ${degrees(pot.workingC)}; open it boils at ${degrees(pot.boilingC)}.`,
   );
   add(
     'minutesToPressure',
@@ -111,18 +115,18 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>): Reason[] {
   }
   add('burn', f.burn.text);
   for (const { text, kelvin } of f.burn.causes)
-    add('burn', `${text}: ${n(kelvin)} K over the liquid’s ${n(f.burn.liquidC)} °C.`);
+    add('burn', `${text}: ${print.rise(kelvin)} over the liquid’s ${degrees(f.burn.liquidC)}.`);
   add('fill', f.fill.text);
   const { liquid } = f;
   add(
     'liquid',
-    `${n(liquid.freeAtStartMl)} ml of free liquid when the lid goes on (the pot wants ${n(liquid.minimumMl)}), ${n(liquid.freeAtEndMl)} when it comes off, and ${n(liquid.fatMl)} of fat on it.`,
+    `${volume(liquid.freeAtStartMl)} of free liquid when the lid goes on (the pot wants ${volume(liquid.minimumMl)}), ${volume(liquid.freeAtEndMl)} when it comes off, and ${volume(liquid.fatMl)} of fat on it.`,
   );
-  for (const { what, ml } of liquid.entries) add('liquid', `${ml > 0 ? '+' : '−'}${n(Math.abs(ml))} ml ${what}.`);
+  for (const { what, ml } of liquid.entries) add('liquid', `${ml > 0 ? '+' : '−'}${volume(Math.abs(ml))} ${what}.`);
   if (tenderness.minutesToSafe !== null) {
     add(
       'coreC',
-      `The middle passes 63 °C ${n(tenderness.minutesToSafe)} min after the lid goes on, and ends at ${n(tenderness.coreC)} °C.`,
+      `The middle passes ${degrees(63)} ${n(tenderness.minutesToSafe)} min after the lid goes on, and ends at ${degrees(tenderness.coreC)}.`,
     );
   }
   return reasons;

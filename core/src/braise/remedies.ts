@@ -1,5 +1,6 @@
 import { liquidById } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 import type { BurnCause, BurnCauseId, BurnLevel, BurnVerdict } from '../pot/base-temperature';
 import { baseAreaM2 } from '../pot/cooker';
 
@@ -36,14 +37,16 @@ function named(plan: Plan, i: number): string {
   return `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 }
 
-function scrape(plan: Plan): Remedy[] {
+function scrape(plan: Plan, _: BurnVerdict, print: Printer): Remedy[] {
   const liquid = plan.deglaze?.liquid ?? plan.liquids.find((l) => liquidById(l.liquid).deglazes)?.liquid ?? 'stock';
   const ml = Math.max(DEGLAZE_ML, plan.deglaze?.ml ?? 0);
   const done = plan.deglaze !== null && plan.deglaze.ml >= DEGLAZE_ML;
   const name = liquidById(liquid).name.toLowerCase();
   return [
     {
-      text: done ? 'Scrape the base clean as it bubbles' : `Deglaze with ${ml} ml of ${name} and scrape the base clean`,
+      text: done
+        ? 'Scrape the base clean as it bubbles'
+        : `Deglaze with ${print.quantity('volume', ml)} of ${name} and scrape the base clean`,
       change: { deglaze: { liquid, ml, scraped: true } },
     },
   ];
@@ -88,14 +91,14 @@ export function withMoreLiquid(plan: Plan, ml: number): Pick<Plan, 'liquids'> {
   return { liquids: plan.liquids.map((item, i) => (i === at ? { ...item, ml: item.ml + ml } : item)) };
 }
 
-function pour(plan: Plan, verdict: BurnVerdict): Remedy[] {
+function pour(plan: Plan, verdict: BurnVerdict, print: Printer): Remedy[] {
   const wetMl = baseAreaM2(plan.cooker.baseDiameterCm) * WET_MM * 1000;
   const short = Math.max(wetMl - verdict.freeMl, plan.cooker.minimumLiquidMl - verdict.freeMl, ROUND_ML);
   const ml = Math.ceil(short / ROUND_ML) * ROUND_ML;
-  return [{ text: `Pour ${ml} ml more`, change: withMoreLiquid(plan, ml) }];
+  return [{ text: `Pour ${print.quantity('volume', ml)} more`, change: withMoreLiquid(plan, ml) }];
 }
 
-const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict) => Remedy[]>> = {
+const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict, print: Printer) => Remedy[]>> = {
   thickened: thin,
   fond: scrape,
   sugar: (plan) => [
@@ -123,10 +126,10 @@ const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict) 
       : [{ text: 'Nothing to mend: this is a clean base at its heat', change: null }],
 };
 
-function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId): string {
+function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId, print: Printer): string {
   switch (cause) {
     case 'thickened':
-      return `Thickened: what is stirred in keeps ${Math.round(verdict.freeMl)} ml of liquid from moving`;
+      return `Thickened: what is stirred in keeps ${print.quantity('volume', verdict.freeMl)} of liquid from moving`;
     case 'fond':
       return verdict.sticking === 'film'
         ? 'A film sticks to the base'
@@ -134,7 +137,7 @@ function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId): string
     case 'sugar':
       return 'Burnt sugar of the rub sticks to the base';
     case 'dry':
-      return `Too little liquid: ${Math.round(verdict.freeMl)} ml do not keep the base wet`;
+      return `Too little liquid: ${print.quantity('volume', verdict.freeMl)} do not keep the base wet`;
     case 'flat-meat':
       return 'The meat lies flat on the base';
     case 'grain':
@@ -164,15 +167,16 @@ const WHAT: Readonly<Record<BurnVerdict['kind'], Readonly<Record<BurnLevel, stri
  *
  * @param plan the plan
  * @param verdict of {@link burnVerdict}
+ * @param print the cook's units
  */
-export function burnInWords(plan: Plan, verdict: BurnVerdict): Burn {
+export function burnInWords(plan: Plan, verdict: BurnVerdict, print: Printer): Burn {
   const causes = verdict.causes.map((cause) => {
-    const remedies = REMEDIES[cause.cause](plan, verdict);
-    return { ...cause, text: causeText(plan, verdict, cause.cause), remedy: remedies[0]?.text ?? '', remedies };
+    const remedies = REMEDIES[cause.cause](plan, verdict, print);
+    return { ...cause, text: causeText(plan, verdict, cause.cause, print), remedy: remedies[0]?.text ?? '', remedies };
   });
   return {
     ...verdict,
     causes,
-    text: `${WHAT[verdict.kind][verdict.level]}: ${Math.round(verdict.baseC)} °C at the worst moment, ${Math.round(verdict.minute)} min after the lid goes on, against ${Math.round(verdict.cutoutC)} °C.`,
+    text: `${WHAT[verdict.kind][verdict.level]}: ${print.quantity('temperature', verdict.baseC)} at the worst moment, ${Math.round(verdict.minute)} min after the lid goes on, against ${print.quantity('temperature', verdict.cutoutC)}.`,
   };
 }

@@ -1,3 +1,4 @@
+import type { Printer } from '../units/quantity';
 import type { Forecast } from './forecast-document';
 
 /** What can go wrong that has its own page of steps. */
@@ -28,9 +29,7 @@ export const RESCUE_TITLES: Readonly<Record<RescueTopic, { readonly title: strin
 const LID =
   'Never force the lid: wait for the pin to fall, hands and face away from the valve, and tilt it away from you. Your cooker’s manual comes first.';
 
-const ml = (value: number): string => `${Math.round(value / 10) * 10} ml`;
-
-function burn(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
+function burn(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
   const stovetop = f?.plan.cooker.kind === 'stovetop';
   const steps = [
     stovetop ? 'Heat off. Lift the pot off the burner.' : 'Press cancel. Leave the lid locked.',
@@ -46,27 +45,27 @@ function burn(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
   if (grain) steps.push('Lift the grain off the base and level it on top of the meat.');
   if (f) {
     steps.push(
-      `Liquid back in, and ${dry || thick ? `${ml(Math.max(120, f.liquid.minimumMl / 2))} of water with it` : 'a splash of water with it'}: at least ${ml(f.liquid.minimumMl)} in all.`,
+      `Liquid back in, and ${dry || thick ? `${print.quantity('volume', Math.max(120, f.liquid.minimumMl / 2))} of water with it` : 'a splash of water with it'}: at least ${print.quantity('volume', f.liquid.minimumMl)} in all.`,
     );
     const done = f.tenderness.minutesToSafe;
     steps.push(
       done === null
         ? 'Meat back on top, and go on at once: partly cooked meat is never put aside.'
-        : `Meat back on top, and go on at once. The middle is past 63 °C about ${Math.round(done)} min after the lid first went on; before that, partly cooked meat is never put aside.`,
+        : `Meat back on top, and go on at once. The middle is past ${print.quantity('temperature', 63)} about ${Math.round(done)} min after the lid first went on; before that, partly cooked meat is never put aside.`,
     );
   } else {
     steps.push('Liquid back in with a splash of water: at least the cooker’s minimum. Meat on top, and go on at once.');
   }
   steps.push('Count the minutes it was under pressure as done; add the rest.');
   const why = f
-    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: ${Math.round(kelvin)} K.`)]
+    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: ${print.rise(kelvin)}.`)]
     : [
         'The base gets hotter than the liquid when something sticks to it, when the liquid is thick, or when there is too little of it.',
       ];
   return { steps, why };
 }
 
-function noPin(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
+function noPin(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
   return {
     steps: [
       'Look at the valve first: is it closed? Close it with a spoon handle, not with your hand over it.',
@@ -75,29 +74,29 @@ function noPin(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
         (f
           ? ` This pot needs about ${Math.round(f.pot.minutesToPin)} min to the pin with this load.`
           : ' A full, cold pot needs twenty minutes and more.'),
-      `After ${f ? Math.round(f.pot.minutesToPin * 1.5) : 30} min without a pin: heat off, open, and measure the liquid. Under ${f ? ml(f.liquid.minimumMl) : 'the minimum'}: pour more.`,
+      `After ${f ? Math.round(f.pot.minutesToPin * 1.5) : 30} min without a pin: heat off, open, and measure the liquid. Under ${f ? print.quantity('volume', f.liquid.minimumMl) : 'the minimum'}: pour more.`,
       'Still nothing: check the pin for food, and the gasket for cracks, as the manual shows. Finish the braise at a simmer with the lid ajar meanwhile.',
     ],
     why: f
       ? [
-          `${Math.round(f.plan.cooker.watts)} W have ${f.fill.litres.toFixed(1)} l to heat: ${Math.round(f.pot.minutesToPin)} min to the pin, ${Math.round(f.pot.minutesToPressure)} to full pressure.`,
+          `${Math.round(f.plan.cooker.watts)} W have ${print.litres(f.fill.litres)} to heat: ${Math.round(f.pot.minutesToPin)} min to the pin, ${Math.round(f.pot.minutesToPressure)} to full pressure.`,
         ]
       : ['An open valve is the commonest mistake; a gasket that does not sit is the next.'],
   };
 }
 
-function dry(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
+function dry(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
   return {
     steps: [
       'Heat off now.',
       'Do not pour cold water on a dry, smoking base: let it stand a minute.',
       'Wait for the pin, open away from you, and look: brown is fine, black is not.',
-      `Pour hot water or stock up to ${f ? ml(Math.max(f.liquid.minimumMl, f.liquid.freeAtStartMl)) : 'the minimum and a cup over'}; scrape.`,
+      `Pour hot water or stock up to ${f ? print.quantity('volume', Math.max(f.liquid.minimumMl, f.liquid.freeAtStartMl)) : 'the minimum and a cup over'}; scrape.`,
       'Valve closed, gasket seated, lid locked; then heat again.',
     ],
     why: f
       ? [
-          `A closed pot loses little: about ${ml(-f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0))} before the pin. More means the valve is open or the gasket leaks.`,
+          `A closed pot loses little: about ${print.quantity('volume', -f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0))} before the pin. More means the valve is open or the gasket leaks.`,
         ]
       : ['A closed pot loses only a few spoons before the pin. More means the valve is open or the gasket leaks.'],
   };
@@ -122,7 +121,7 @@ function grey(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
   };
 }
 
-const BUILD: Readonly<Record<RescueTopic, (f: Forecast | null) => Pick<Rescue, 'steps' | 'why'>>> = {
+const BUILD: Readonly<Record<RescueTopic, (f: Forecast | null, print: Printer) => Pick<Rescue, 'steps' | 'why'>>> = {
   burn,
   'pin-will-not-rise': noPin,
   'boils-dry': dry,
@@ -134,10 +133,11 @@ const BUILD: Readonly<Record<RescueTopic, (f: Forecast | null) => Pick<Rescue, '
  *
  * @param topic what is wrong
  * @param f the plan's forecast, or null
- * @example rescueFor('burn', null).steps[0] // 'Press cancel. Leave the lid locked.'
+ * @param print the cook's units
+ * @example rescueFor('burn', null, printerFor('metric')).steps[0] // 'Press cancel. Leave the lid locked.'
  */
-export function rescueFor(topic: RescueTopic, f: Forecast | null): Rescue {
+export function rescueFor(topic: RescueTopic, f: Forecast | null, print: Printer): Rescue {
   const caution =
     topic === 'crowded-and-grey' ? 'Hot fat spits on wet meat: dry it first, lay it in away from you.' : LID;
-  return { topic, ...RESCUE_TITLES[topic], caution, ...BUILD[topic](f) };
+  return { topic, ...RESCUE_TITLES[topic], caution, ...BUILD[topic](f, print) };
 }

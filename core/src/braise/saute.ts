@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 import { burnLevel, type BurnLevel } from '../pot/base-temperature';
 import { SEAR_BASE_C } from '../pot/loading';
 import type { SearPlan } from '../stations/sear';
@@ -45,15 +46,16 @@ function wetRemedies(plan: Plan, wet: Exclude<SearPlan['wet'], null>): Remedy[] 
  * @param plan the plan
  * @param sear its batches
  * @param sauteMinutes of sear and aromatics in the pot
+ * @param print the cook's units
  */
-export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number): Saute {
+export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print: Printer): Saute {
   const troubles: SearTrouble[] = [];
   const inPot = plan.sear.where === 'pot';
   const sugar = plan.meat.rub?.sugar === true && sear.batches > 0;
   if (sear.widerThanBase) {
     troubles.push({
       id: 'wider',
-      text: `The piece is longer than the ${sear.baseDiameterCm} cm base: it does not lie flat, and browns only in part`,
+      text: `The piece is longer than the base, ${print.quantity('length', sear.baseDiameterCm)} across: it does not lie flat, and browns only in part`,
       remedies: [
         ...(inPot ? [{ text: 'Sear in a pan', change: { sear: { ...plan.sear, where: 'pan' as const } } }] : []),
         {

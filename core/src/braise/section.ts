@@ -1,4 +1,5 @@
 import { pieceOf } from '../meat/piece';
+import type { Printer } from '../units/quantity';
 import { chargesOf } from '../pot/charge';
 import { contentsOf } from '../pot/contents';
 import type { Sticking } from '../pot/base-temperature';
@@ -39,16 +40,15 @@ const STICKS: Readonly<Record<Sticking, string>> = {
   'sugar-crust': 'burnt sugar on the base',
 };
 
-const cm = (value: number): string => value.toFixed(1);
-
 /**
  * The pot cut open, stage by stage, to scale: for the drawing and for those who do not see it.
  *
  * @param f a forecast
+ * @param print the cook's units
  * @returns one section a stage; the sear's is left out where nothing is seared in the pot
- * @example sectionsOf(forecast(plan)).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
+ * @example sectionsOf(forecast(plan), printerFor('metric')).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
  */
-export function sectionsOf(f: Forecast): Section[] {
+export function sectionsOf(f: Forecast, print: Printer): Section[] {
   const { plan } = f;
   const { cooker } = plan;
   const piece = pieceOf(plan.meat);
@@ -97,7 +97,7 @@ export function sectionsOf(f: Forecast): Section[] {
       piece: { ...cut, count: Math.max(1, Math.min(inMiddle, f.sear.perBatch)) },
       sticking: fond,
       baseC: f.saute.baseC,
-      text: `Searing: ${f.sear.perBatch} of ${piece.count} pieces lie on a base of ${Math.round(f.saute.baseC)} °C and cover ${Math.round(f.sear.coverage * 100)} % of it.`,
+      text: `Searing: ${f.sear.perBatch} of ${piece.count} pieces lie on a base of ${print.quantity('temperature', f.saute.baseC)} and cover ${Math.round(f.sear.coverage * 100)} % of it.`,
     });
   }
   if (plan.deglaze !== null && f.sear.preheatMinutes > 0) {
@@ -109,7 +109,7 @@ export function sectionsOf(f: Forecast): Section[] {
       liquidCm: left / area,
       sticking: f.burn.sticking,
       baseC: f.pot.boilingC,
-      text: `Deglazed: ${Math.round(left)} ml are left, with ${STICKS[f.burn.sticking]}.`,
+      text: `Deglazed: ${print.quantity('volume', left)} are left, with ${STICKS[f.burn.sticking]}.`,
     });
   }
   const over = f.fill.over ? 'over' : 'under';
@@ -126,7 +126,7 @@ export function sectionsOf(f: Forecast): Section[] {
       piece: cut,
       sticking: f.burn.sticking,
       baseC: f.burn.baseC,
-      text: `Lid on: ${cm(f.fill.litres)} l, ${over} the fill line; ${Math.round(f.liquid.freeAtStartMl)} ml of free liquid stand ${cm(atLid.liquidCm)} cm high. At its worst the base is at ${Math.round(f.burn.baseC)} °C against ${Math.round(f.burn.cutoutC)} °C, with ${STICKS[f.burn.sticking]}.`,
+      text: `Lid on: ${print.litres(f.fill.litres)}, ${over} the fill line; ${print.quantity('volume', f.liquid.freeAtStartMl)} of free liquid stand ${print.quantity('length', atLid.liquidCm)} high. At its worst the base is at ${print.quantity('temperature', f.burn.baseC)} against ${print.quantity('temperature', f.burn.cutoutC)}, with ${STICKS[f.burn.sticking]}.`,
     },
     {
       ...common,
@@ -140,7 +140,7 @@ export function sectionsOf(f: Forecast): Section[] {
       piece: cut,
       sticking: f.burn.sticking,
       baseC: f.pot.boilingC,
-      text: `Opened: ${Math.round(f.liquid.freeAtEndMl)} ml of free liquid stand ${cm(atEnd.liquidCm)} cm high, ${Math.round(f.liquid.fatMl)} ml of fat on it.`,
+      text: `Opened: ${print.quantity('volume', f.liquid.freeAtEndMl)} of free liquid stand ${print.quantity('length', atEnd.liquidCm)} high, ${print.quantity('volume', f.liquid.fatMl)} of fat on it.`,
     },
   );
   return sections;

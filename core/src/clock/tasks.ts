@@ -1,6 +1,7 @@
 import { cutById, cutTitle } from '../larder/cuts';
 import { liquidById } from '../larder/liquids';
 import type { Plan, Resource } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 import { DEGLAZE_MINUTES } from '../pot/loading';
 import { aromaticSteps, type AromaticStep } from '../stations/aromatics';
 import { apartTasks, prepSteps, type PrepStep } from '../stations/prep';
@@ -58,8 +59,9 @@ function aromaticLabel({ what, setAside }: AromaticStep): string {
  * @param plan the plan
  * @param sear its batches
  * @param pot what the reckoning found
+ * @param print the cook's units
  */
-export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes): Task[] {
+export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Printer): Task[] {
   const tasks: Task[] = [];
   let chain: string[] = [];
   const add = (id: string, label: string, minutes: number, resource: Resource, handsOn: boolean): void => {
@@ -68,7 +70,7 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes): Task[] {
     chain = [id];
   };
 
-  const tonight = prepSteps(plan).filter(({ when }) => when === 'board');
+  const tonight = prepSteps(plan, print).filter(({ when }) => when === 'board');
   const minutesOf = (steps: readonly PrepStep[]): number => steps.reduce((sum, { minutes }) => sum + minutes, 0);
   const onMeat = tonight.filter(({ meat }) => meat);
   const onPlants = tonight.filter(({ meat }) => !meat);
@@ -118,7 +120,7 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes): Task[] {
     );
   }
   let apart: string | null = null;
-  for (const task of apartTasks(plan)) {
+  for (const task of apartTasks(plan, print)) {
     const { id, minutes, handsOn } = task;
     tasks.push({
       id,

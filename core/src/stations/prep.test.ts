@@ -1,8 +1,11 @@
 import { aromaticKind } from '../larder/aromatics';
+import { printerFor } from '../units/quantity';
 import { planFor } from '../testing/fixtures';
 import { aromaticMinutes, aromaticSteps } from './aromatics';
 import { apartTasks, bowlsOf, prepSteps } from './prep';
 import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
+
+const METRIC = printerFor('metric');
 
 describe('aromatics', () => {
   test('onion before ginger before spices, garlic last of all, leaves with the liquid (common practice)', () => {
@@ -62,19 +65,22 @@ describe('the board', () => {
   );
 
   test('vegetables first, raw meat last; trimmed, cut, dried, rubbed, salted in that order', () => {
-    const steps = prepSteps(plan);
+    const steps = prepSteps(plan, METRIC);
     expect(steps.map(({ id }) => id)).toEqual(['plants', 'trim', 'cut', 'dry', 'rub', 'salt']);
     expect(steps.findIndex(({ meat }) => meat)).toBe(1);
   });
 
   test('what is done hours ahead stands before all; cured meat is rinsed', () => {
-    const ahead = prepSteps({
-      ...plan,
-      meat: { ...plan.meat, salted: 'ahead', marinade: { ml: 150, hours: 12, pouredIn: true } },
-    });
+    const ahead = prepSteps(
+      {
+        ...plan,
+        meat: { ...plan.meat, salted: 'ahead', marinade: { ml: 150, hours: 12, pouredIn: true } },
+      },
+      METRIC,
+    );
     expect(ahead.slice(0, 2).map(({ when }) => when)).toEqual(['ahead', 'ahead']);
     expect(ahead.some(({ id }) => id === 'salt')).toBe(false);
-    expect(prepSteps(planFor('beef-brisket-cured', 'whole', 1800)).map(({ id }) => id)).toContain('rinse');
+    expect(prepSteps(planFor('beef-brisket-cured', 'whole', 1800), METRIC).map(({ id }) => id)).toContain('rinse');
   });
 
   test('bowls by the moment they go in, and every gram in exactly one', () => {
@@ -90,16 +96,19 @@ describe('the board', () => {
   });
 
   test('a sauce made apart: toast, soak, sauté, blend with the lid vented, strain, swill', () => {
-    const tasks = apartTasks({
-      additions: [
-        {
-          ingredient: 'chilli-blend',
-          grams: 250,
-          when: 'stirred-in',
-          apart: { steps: ['toast', 'soak', 'saute', 'blend', 'strain'], swillMl: 240 },
-        },
-      ],
-    });
+    const tasks = apartTasks(
+      {
+        additions: [
+          {
+            ingredient: 'chilli-blend',
+            grams: 250,
+            when: 'stirred-in',
+            apart: { steps: ['toast', 'soak', 'saute', 'blend', 'strain'], swillMl: 240 },
+          },
+        ],
+      },
+      METRIC,
+    );
     expect(tasks).toHaveLength(6);
     expect(tasks[3]?.text).toMatch(/blend.*lid vented/);
     expect(tasks.find(({ text }) => text.includes('soak'))?.handsOn).toBe(false);
@@ -122,8 +131,8 @@ describe('substitutes', () => {
   );
 
   test('fresh herbs weigh three times dried ones (common practice); bay is no matter', () => {
-    expect(herbSwap('thyme', 9)).toBe('or 3 g dried');
-    expect(herbSwap('dried oregano', 2)).toBe('or 6 g fresh');
-    expect(herbSwap('onion', 200)).toBeNull();
+    expect(herbSwap('thyme', 9, METRIC)).toBe('or 3 g dried');
+    expect(herbSwap('dried oregano', 2, METRIC)).toBe('or 6 g fresh');
+    expect(herbSwap('onion', 200, METRIC)).toBeNull();
   });
 });

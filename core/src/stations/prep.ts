@@ -4,6 +4,7 @@ import { vegetableById } from '../larder/vegetables';
 import { grainById } from '../larder/grains';
 import { aromaticKind } from '../larder/aromatics';
 import type { ApartStep, Plan } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 import { aromaticSteps } from './aromatics';
 import { isCured } from './sear';
 
@@ -56,10 +57,11 @@ const SWILL = { text: 'swill the blender into the pot', minutes: 1 };
  * A sauce made apart, step by step.
  *
  * @param plan its additions
+ * @param print the cook's units
  * @returns nothing where none is made apart
- * @example apartTasks(plan).length // 0
+ * @example apartTasks(plan, printerFor('metric')).length // 0
  */
-export function apartTasks(plan: Pick<Plan, 'additions'>): ApartTask[] {
+export function apartTasks(plan: Pick<Plan, 'additions'>, print: Printer): ApartTask[] {
   return plan.additions.flatMap(({ ingredient, grams, apart }, i) => {
     if (!apart || grams <= 0) return [];
     const { name } = liquidById(ingredient);
@@ -70,7 +72,7 @@ export function apartTasks(plan: Pick<Plan, 'additions'>): ApartTask[] {
             {
               id: `apart-${i + 1}-swill`,
               ...SWILL,
-              text: `${SWILL.text} with ${apart.swillMl} ml of water`,
+              text: `${SWILL.text} with ${print.quantity('volume', apart.swillMl)} of water`,
               handsOn: true,
             },
           ]
@@ -94,10 +96,11 @@ const hours = (h: number): string => (h < 1 ? `${Math.round(h * 60)} min` : `${M
  * The prep list in board order: what is done hours ahead, then vegetables, raw meat last.
  *
  * @param plan the plan
+ * @param print the cook's units
  * @returns steps with their minutes; the meat's are the last on the board
- * @example prepSteps(plan).filter((step) => step.when === 'board').at(-1)?.meat // true
+ * @example prepSteps(plan, printerFor('metric')).filter((step) => step.when === 'board').at(-1)?.meat // true
  */
-export function prepSteps(plan: Plan): PrepStep[] {
+export function prepSteps(plan: Plan, print: Printer): PrepStep[] {
   const { meat } = plan;
   const title = cutTitle(cutById(meat.cut));
   const steps: PrepStep[] = [];
@@ -128,11 +131,12 @@ export function prepSteps(plan: Plan): PrepStep[] {
   if (plants.length > 0) add('plants', `Wash and cut ${list(plants)}`, plantMinutes(plan), false);
   if (isCured(meat)) add('rinse', `Rinse the ${title}; its spice is laid on top later`, RINSE_MINUTES, true);
   if (meat.trimGrams > 0)
-    add('trim', `Trim the hard fat off, ${Math.round(meat.trimGrams)} g; leave some`, TRIM_MINUTES, true);
+    add('trim', `Trim the hard fat off, ${print.quantity('mass', meat.trimGrams)}; leave some`, TRIM_MINUTES, true);
   const cutting = CUTTING[meat.form];
   if (cutting !== undefined) add('cut', `Cut the ${title}`, meat.grams / cutting, true);
   add('dry', `Pat the ${title} dry`, DRY_MINUTES, true);
-  if (meat.rub && meat.rub.grams > 0) add('rub', `Rub it with ${Math.round(meat.rub.grams)} g`, RUB_MINUTES, true);
+  if (meat.rub && meat.rub.grams > 0)
+    add('rub', `Rub it with ${print.quantity('mass', meat.rub.grams)}`, RUB_MINUTES, true);
   if (meat.salted === 'just-before') add('salt', 'Salt it as the pot heats, not before', SALT_MINUTES, true);
   return steps;
 }

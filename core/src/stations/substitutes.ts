@@ -2,6 +2,7 @@ import { CUTS, cutById, cutTitle, type Cut, type Richness } from '../larder/cuts
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
+import type { Printer } from '../units/quantity';
 
 /** Something else in its place, and what changes. */
 export interface Substitute {
@@ -90,11 +91,12 @@ export const FRESH_OVER_DRIED = 3;
  *
  * @param ingredient an aromatic
  * @param grams of it
- * @example herbSwap('thyme', 6) // 'or 2 g dried'
+ * @param print the cook's units
+ * @example herbSwap('thyme', 6, printerFor('metric')) // 'or 2 g dried'
  */
-export function herbSwap(ingredient: string, grams: number): string | null {
+export function herbSwap(ingredient: string, grams: number, print: Printer): string | null {
   const { id } = aromaticKind(ingredient);
-  const round = (value: number): number => Math.max(1, Math.round(value));
-  if (id === 'dried-herbs') return `or ${round(grams * FRESH_OVER_DRIED)} g fresh`;
-  return ['thyme', 'rosemary', 'sage'].includes(id) ? `or ${round(grams / FRESH_OVER_DRIED)} g dried` : null;
+  const some = (value: number): string => print.quantity('mass', Math.max(1, value));
+  if (id === 'dried-herbs') return `or ${some(grams * FRESH_OVER_DRIED)} fresh`;
+  return ['thyme', 'rosemary', 'sage'].includes(id) ? `or ${some(grams / FRESH_OVER_DRIED)} dried` : null;
 }

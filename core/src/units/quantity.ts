@@ -70,6 +70,35 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
   }
 }
 
+/** How a text of the reckoning prints its quantities. */
+export interface Printer {
+  readonly system: UnitSystem;
+  /** g, cm, °C, ml or l of the pot, as the cook's units write them. */
+  quantity(kind: QuantityKind, value: number): string;
+  /** A difference of temperatures given in kelvin. */
+  rise(kelvin: number): string;
+  /** Volume of a pot, given in litres. */
+  litres(value: number): string;
+}
+
+/** US customary liquid quart, ml (NIST Handbook 44, appendix C). */
+const ML_PER_QUART = 946.353;
+
+/**
+ * Prints for one cook's units.
+ *
+ * @example printerFor('us').rise(20) // '36 °F'
+ */
+export function printerFor(system: UnitSystem): Printer {
+  return {
+    system,
+    quantity: (kind, value) => printQuantity(kind, value, system),
+    rise: (kelvin) => (system === 'metric' ? `${Math.round(kelvin)} °C` : `${Math.round(kelvin * 1.8)} °F`),
+    litres: (value) =>
+      system === 'metric' ? `${value.toFixed(1)} l` : `${((value * 1000) / ML_PER_QUART).toFixed(1)} quarts`,
+  };
+}
+
 type UnitTable = Readonly<Record<string, (value: number) => number>>;
 
 const times =
