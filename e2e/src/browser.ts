@@ -72,6 +72,24 @@ const PATIENCE = 40_000;
 
 const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
 
+/** The element whose accessible name a pattern says: the selector for names knows exact ones only. */
+async function like(page: Page, role: string, name: RegExp): Promise<ElementHandle> {
+  const until = Date.now() + PATIENCE;
+  for (;;) {
+    const tree = await page.accessibility.snapshot({ interestingOnly: false }).catch(() => null);
+    const waiting = tree ? [tree] : [];
+    for (let node = waiting.pop(); node; node = waiting.pop()) {
+      if (node.role === role && node.name !== undefined && name.test(node.name)) {
+        const found = await node.elementHandle();
+        if (found) return found;
+      }
+      waiting.push(...(node.children ?? []));
+    }
+    if (Date.now() > until) throw new Error(`no ${role} ${String(name)}`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
 /** What a person does and sees, by role and name. */
 export class Person {
   /** Requests that left our own server, and errors of the page: both stay empty. */
@@ -102,15 +120,33 @@ export class Person {
   }
 
   /** The element a person would name so; waits until it is there. */
-  async finds(role: string, name: string): Promise<ElementHandle> {
+  async finds(role: string, wanted: string | RegExp): Promise<ElementHandle> {
+    if (typeof wanted !== 'string') return like(this.page, role, wanted);
+    const name = wanted;
     const handle = await this.page.waitForSelector(named(role, name), { timeout: PATIENCE, visible: true });
     if (!handle) throw new Error(`no ${role} "${name}"`);
     return handle;
   }
 
-  async presses(role: string, name: string): Promise<void> {
+  async presses(role: string, wanted: string | RegExp): Promise<void> {
+    if (typeof wanted !== 'string') return (await like(this.page, role, wanted)).click();
     // Waits until it has stopped moving: lists and menus open with a short motion.
-    await this.page.locator(named(role, name)).setTimeout(PATIENCE).click();
+    await this.page.locator(named(role, wanted)).setTimeout(PATIENCE).click();
+  }
+
+  /** Takes one of a few that are all in sight: the words are pressed, the button itself is drawn over. */
+  async chooses(name: string): Promise<void> {
+    const button = await this.page.waitForSelector(named('radio', name), { timeout: PATIENCE });
+    const words = await button?.evaluateHandle((element) => element.closest('label') ?? element);
+    await words?.click();
+  }
+
+  /** Ticks or unticks a box, by keyboard: its own input is drawn over and cannot be clicked. */
+  async ticks(name: string): Promise<void> {
+    // The name of a box ends in the blanks its component puts there.
+    const box = await like(this.page, 'checkbox', new RegExp(`^${name}\\s*$`));
+    await box.focus();
+    await this.page.keyboard.press('Space');
   }
 
   async reads(text: string | RegExp): Promise<void> {
@@ -120,6 +156,14 @@ export class Person {
       { timeout: PATIENCE },
       source,
     );
+  }
+
+  /** Opens a station of the bench by its title. */
+  async opens(station: string): Promise<void> {
+    await this.page
+      .locator(`::-p-xpath(//*[contains(@class,"station-head")][.//*[text()="${station}"]])`)
+      .setTimeout(PATIENCE)
+      .click();
   }
 
   /** All that can be read on the page. */
@@ -155,7 +199,8 @@ export class Person {
 
   /** Puts the keyboard where a press of Tab would. */
   async focuses(role: string, name: string): Promise<void> {
-    await (await this.finds(role, name)).evaluate((element) => (element as unknown as { focus(): void }).focus());
+    const found = await this.page.waitForSelector(named(role, name), { timeout: PATIENCE });
+    await found?.evaluate((element) => (element as unknown as { focus(): void }).focus());
   }
 
   /** Waits until the room is drawn: nothing is opening or reckoning any more. */

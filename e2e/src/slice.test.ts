@@ -233,7 +233,9 @@ describe('minutes to trust', () => {
 
 describe('every room', () => {
   const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-  const rooms = ['/', '/bench', '/times', '/cookers', '/settings', '/nowhere'];
+  const rooms = ['/', '/bench', '/times', '/cookers', '/rescue', '/rescue/burn', '/settings', '/nowhere'];
+  /** The bench is looked at with every station open in turn. */
+  const stations = ['Sear', 'Pot and liquid', 'Letting down'];
 
   test.each([
     ['day', 1280],
@@ -250,10 +252,7 @@ describe('every room', () => {
     }, colours);
     // The policy of the page lets nothing in from outside its files, the checker included.
     await person.page.setBypassCSP(true);
-    for (const room of rooms) {
-      await person.goes(room);
-      await person.settles();
-      await person.page.evaluate(axe);
+    const check = async (what: string): Promise<void> => {
       const found = await person.page.evaluate(async () => {
         const { axe: checker } = window as unknown as {
           axe: {
@@ -270,9 +269,20 @@ describe('every room', () => {
           nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary.slice(0, 200)}`),
         );
       });
-      expect([room, found]).toEqual([room, []]);
+      expect([what, found]).toEqual([what, []]);
       const sideways = await person.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect([room, sideways]).toEqual([room, Math.min(0, sideways)]);
+      expect([what, sideways]).toEqual([what, Math.min(0, sideways)]);
+    };
+    for (const room of rooms) {
+      await person.goes(room);
+      await person.settles();
+      await person.page.evaluate(axe);
+      await check(room);
+      if (room !== '/bench') continue;
+      for (const station of stations) {
+        await person.opens(station);
+        await check(`${room}, ${station}`);
+      }
     }
     await person.leaves();
   });

@@ -58,7 +58,7 @@ function burn(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'>
   }
   steps.push('Count the minutes it was under pressure as done; add the rest.');
   const why = f
-    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: ${print.rise(kelvin)}.`)]
+    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: +${print.rise(kelvin)}.`)]
     : [
         'The base gets hotter than the liquid when something sticks to it, when the liquid is thick, or when there is too little of it.',
       ];

@@ -17,6 +17,7 @@ export interface Section {
   readonly diameterCm: number;
   readonly heightCm: number;
   readonly liquidCm: number;
+  readonly freeMl: number;
   /** Height of the solids with the gaps between them; 0 where the meat is not in. */
   readonly bedCm: number;
   readonly rackCm: number;
@@ -94,6 +95,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       stage: 'sear',
       title: 'Searing',
       liquidCm: 0,
+      freeMl: 0,
       piece: { ...cut, count: Math.max(1, Math.min(inMiddle, f.sear.perBatch)) },
       sticking: fond,
       baseC: f.saute.baseC,
@@ -107,6 +109,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       stage: 'deglaze',
       title: 'Deglazed',
       liquidCm: left / area,
+      freeMl: left,
       sticking: f.burn.sticking,
       baseC: f.pot.boilingC,
       text: `Deglazed: ${print.quantity('volume', left)} are left, with ${STICKS[f.burn.sticking]}.`,
@@ -119,6 +122,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       stage: 'lid-on',
       title: 'Lid on',
       liquidCm: atLid.liquidCm,
+      freeMl: f.liquid.freeAtStartMl,
       bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
       rackCm: atLid.rackCm,
       topCm,
@@ -133,6 +137,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       stage: 'opened',
       title: 'Opened',
       liquidCm: atEnd.liquidCm,
+      freeMl: f.liquid.freeAtEndMl,
       bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
       rackCm: atLid.rackCm,
       topCm,

@@ -95,7 +95,12 @@ export function demoPlans(now: string): Plan[] {
       meat: { ...neck.meat, trimGrams: 150, pieces: 8, thicknessCm: 3.8 },
       deglaze: { liquid: 'cider', ml: 150, scraped: true },
       liquids: [{ liquid: 'stock', ml: 400, temperatureC: 20 }],
-      aromatics: [{ ingredient: 'onion', grams: 200 }],
+      additions: [{ ingredient: 'quince-paste', grams: 80, when: 'on-top' }],
+      aromatics: [
+        { ingredient: 'onion', grams: 200 },
+        { ingredient: 'garlic', grams: 8 },
+        { ingredient: 'bay', grams: 1 },
+      ],
       sides: [
         {
           name: 'Polenta',
@@ -112,7 +117,11 @@ export function demoPlans(now: string): Plan[] {
       meat: { ...shin.meat, trimGrams: 200 },
       deglaze: { liquid: 'red-wine', ml: 150, scraped: true },
       liquids: [{ liquid: 'stock', ml: 500, temperatureC: 20 }],
-      aromatics: [{ ingredient: 'onion', grams: 250 }],
+      aromatics: [
+        { ingredient: 'onion', grams: 250 },
+        { ingredient: 'celeriac', grams: 200 },
+        { ingredient: 'thyme', grams: 3 },
+      ],
     },
     {
       ...collar,

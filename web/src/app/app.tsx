@@ -13,6 +13,7 @@ const Bench = lazy(() => import('../bench/bench').then((module) => ({ default: m
 const BenchDoor = lazy(() => import('../bench/bench').then((module) => ({ default: module.BenchDoor })));
 const Times = lazy(() => import('../times/times').then((module) => ({ default: module.Times })));
 const Cookers = lazy(() => import('../cookers/cookers').then((module) => ({ default: module.Cookers })));
+const Rescue = lazy(() => import('../rescue/rescue').then((module) => ({ default: module.Rescue })));
 const Settings = lazy(() => import('../settings/settings').then((module) => ({ default: module.Settings })));
 
 const dark = window.matchMedia('(prefers-color-scheme: dark)');
@@ -48,6 +49,8 @@ export function App(): ReactNode {
                 <Route path="bench/:id" element={<Bench />} />
                 <Route path="times" element={<Times />} />
                 <Route path="cookers" element={<Cookers />} />
+                <Route path="rescue" element={<Rescue />} />
+                <Route path="rescue/:topic" element={<Rescue />} />
                 <Route path="settings" element={<Settings />} />
                 <Route path="*" element={<NothingHere />} />
               </Route>

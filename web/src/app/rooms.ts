@@ -4,5 +4,6 @@ export const ROOMS = [
   { path: '/bench', name: 'Bench' },
   { path: '/times', name: 'Times' },
   { path: '/cookers', name: 'Cookers' },
+  { path: '/rescue', name: 'Rescue' },
   { path: '/settings', name: 'Settings' },
 ] as const;

@@ -10,22 +10,28 @@ import { Refused, request } from '../api/client';
 import { keys, queryClient, useBraises, useSettings } from '../api/queries';
 import { isTyping } from '../app/shortcuts';
 import { Line } from '../shared/line/line';
+import { SectionDrawing } from '../shared/section/section';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { flush, redo, undo, useBench } from '../state/bench-store';
 import { usePreferences } from '../state/preferences';
 import { useAlternatives } from '../workers/use-alternatives';
 import { useForecast } from '../workers/use-forecast';
+import { alertsOf, BenchAlerts } from './alerts';
 import { MeatStation } from './meat-station';
-import { PotStation, SearStation } from './other-stations';
+import { PotStation } from './pot-station';
 import { ReleaseStation } from './release-station';
 import { ReasonsPanel } from './reasons-panel';
 import { SaveNote } from './save-note';
+import { SearStation } from './sear-station';
 import { BenchSentence } from './sentence';
 import { MARKS, stationHeads } from './station-heads';
 import { useFaults } from './use-faults';
 
-const LINE_HEIGHT = 338;
+/** px; with an alert above it the line makes room, so that the section stays in sight. */
+const LINE_HEIGHT = 288;
+const LINE_HEIGHT_UNDER_ALERT = 220;
+const SECTION_HEIGHT = 228;
 
 /** The bench without a plan named: the one last open, or a word on how to get one. */
 export function BenchDoor(): ReactNode {
@@ -141,8 +147,8 @@ function OpenBench(): ReactNode {
   const props = { plan, edit, faultAt };
   const bodies: Readonly<Record<string, ReactNode>> = {
     meat: <MeatStation {...props} forecast={forecast} />,
-    sear: <SearStation {...props} />,
-    pot: <PotStation {...props} />,
+    sear: <SearStation {...props} forecast={forecast} />,
+    pot: <PotStation {...props} forecast={forecast} />,
     vegetables: <p className="dim">Coming at its station.</p>,
     release: <ReleaseStation {...props} alternatives={alternatives} />,
     sauce: <p className="dim">Coming at its station.</p>,
@@ -167,6 +173,7 @@ function OpenBench(): ReactNode {
           <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
         </div>
       </div>
+      {forecast && <BenchAlerts forecast={forecast} edit={edit} />}
       {reckoning.broken !== null && (
         <p role="alert" style={{ color: 'var(--ember)', marginBottom: 12 }}>
           The reckoning failed: {reckoning.broken}. The figures below are from before.
@@ -214,7 +221,7 @@ function OpenBench(): ReactNode {
               <Line
                 forecast={forecast}
                 minutes={shown?.pressureMinutes ?? forecast.pressureMinutes}
-                height={LINE_HEIGHT}
+                height={forecast && alertsOf(forecast).length > 0 ? LINE_HEIGHT_UNDER_ALERT : LINE_HEIGHT}
                 showCore={showCore}
                 onDrag={drag}
                 onDrop={(minutes) => {
@@ -226,7 +233,14 @@ function OpenBench(): ReactNode {
               />
             )}
           </section>
-          {forecast && <ReasonsPanel plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />}
+          {forecast && (
+            <div className="bench-below">
+              <section className="vessel panel" aria-label="The pot cut open">
+                <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={setStation} />
+              </section>
+              <ReasonsPanel plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />
+            </div>
+          )}
         </div>
       </div>
     </div>

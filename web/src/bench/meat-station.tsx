@@ -1,6 +1,7 @@
 import { cutById, FORMS, LIMITS, type Form, type Forecast, type Plan } from '@hervir/core';
 import { InputNumber, Select } from 'antd';
 import type { ReactNode } from 'react';
+import { Prep } from './prep';
 import { Choice, Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
@@ -11,6 +12,16 @@ interface Props {
   readonly forecast: Forecast | null;
   readonly edit: (change: (plan: Plan) => Plan) => void;
   readonly faultAt: FaultAt;
+}
+
+const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
+
+/** What is done to the meat before it is hot, in a line. */
+function prepInWords({ meat }: Plan): string {
+  const said: string[] = [SALT_WORDS[meat.salted]];
+  if (meat.marinade) said.push('marinated');
+  if (meat.rub) said.push(meat.rub.sugar ? 'rubbed, with sugar' : 'rubbed');
+  return said.join(', ');
 }
 
 /** The first station: which meat, how much, cut how, from where, until when. */
@@ -149,6 +160,12 @@ export function MeatStation({ plan, forecast, edit, faultAt }: Props): ReactNode
           />
         )}
       </Field>
+      <details className="fold">
+        <summary>Prep: {prepInWords(plan)}</summary>
+        <div className="fields">
+          <Prep plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
+        </div>
+      </details>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import type { Forecast, Plan } from '@hervir/core';
 import { Tabs } from 'antd';
 import type { ReactNode } from 'react';
 import type { Alternatives } from '../workers/reckoning.worker';
+import { BaseVerdict } from './base-verdict';
 import { WhatIf } from './what-if';
 
 const STEP_NAMES = {
@@ -22,6 +23,10 @@ interface Props {
 
 /** Why it is so, what else there is, and what to take care of. */
 export function ReasonsPanel({ plan, forecast, alternatives, edit }: Props): ReactNode {
+  // The base has its own list, with what mends it; the ledger's lines stand in the pot's station.
+  const plain = forecast.reasons.filter(
+    ({ figure, text }) => figure !== 'burn' && !(figure === 'liquid' && /^[+−]/.test(text)),
+  );
   return (
     <section className="vessel panel" aria-label="Why, what if, take care">
       <Tabs
@@ -30,11 +35,14 @@ export function ReasonsPanel({ plan, forecast, alternatives, edit }: Props): Rea
             key: 'why',
             label: 'Why',
             children: (
-              <ul className="reasons">
-                {forecast.reasons.map((reason) => (
-                  <li key={reason.text}>{reason.text}</li>
-                ))}
-              </ul>
+              <>
+                <BaseVerdict forecast={forecast} edit={edit} />
+                <ul className="reasons">
+                  {plain.map((reason) => (
+                    <li key={reason.text}>{reason.text}</li>
+                  ))}
+                </ul>
+              </>
             ),
           },
           {

@@ -36,9 +36,6 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
   const cut = cutById(plan.meat.cut);
   const sure = forecast ? forecast.tenderness.chance.at + forecast.tenderness.chance.past : 0;
   const wanted = plan.confidence - 0.005;
-  const poured = plan.liquids.reduce((sum, item) => sum + item.ml, 0);
-  const under = poured < plan.cooker.minimumLiquidMl;
-  const batches = forecast?.sear.batches ?? 0;
   return [
     {
       key: 'meat',
@@ -50,27 +47,8 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
           : ({ tone: 'watch', verdict: 'may be short' } as const)),
       summary: `${print('mass', plan.meat.grams)} of ${cutTitle(cut)}, ${FORM_PHRASES[plan.meat.form]}`,
     },
-    {
-      key: 'sear',
-      title: 'Sear',
-      tone: forecast?.sear.steams === true ? 'watch' : 'fits',
-      verdict:
-        forecast?.sear.steams === true
-          ? 'crowded'
-          : batches === 0
-            ? 'no sear'
-            : `${batches === 1 ? '1 batch' : `${batches} batches`}, ${Math.round(forecast?.sear.minutes ?? 0)} min`,
-      summary: SCHOOLS[plan.sear.school],
-    },
-    {
-      key: 'pot',
-      title: 'Pot and liquid',
-      tone: under ? 'watch' : 'fits',
-      verdict: under ? `under ${print('volume', plan.cooker.minimumLiquidMl)}` : print('volume', poured),
-      summary:
-        plan.liquids.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`).join(', ') ||
-        'Nothing poured',
-    },
+    searHead(plan, forecast),
+    potHead(plan, forecast, print),
     { key: 'vegetables', title: 'Vegetables and grains', tone: 'none', verdict: '', summary: 'Coming at its station' },
     {
       key: 'release',
@@ -87,6 +65,51 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
     { key: 'sauce', title: 'Sauce and plate', tone: 'none', verdict: '', summary: 'Coming at its station' },
   ];
 }
+
+const TROUBLE_WORDS = {
+  steams: 'crowded',
+  wider: 'too wide',
+  sugar: 'sugar burns',
+  wet: 'wet',
+  timed: 'timed sauté',
+  weak: 'weak sauté',
+} as const;
+
+function searHead(plan: Plan, forecast: Forecast | null): StationHead {
+  const batches = forecast?.sear.batches ?? 0;
+  const [trouble] = forecast?.saute.troubles ?? [];
+  return {
+    key: 'sear',
+    title: 'Sear',
+    tone: trouble ? 'watch' : 'fits',
+    verdict: trouble
+      ? TROUBLE_WORDS[trouble.id]
+      : batches === 0
+        ? 'no sear'
+        : `${batches === 1 ? '1 batch' : `${batches} batches`}, ${Math.round(forecast?.sear.minutes ?? 0)} min`,
+    summary: `${SCHOOLS[plan.sear.school]}${plan.sear.school !== 'none' && plan.sear.where === 'pan' ? ', in a pan' : ''}`,
+  };
+}
+
+const BASE_TONES = { safe: 'fits', watch: 'watch', likely: 'wrong' } as const;
+
+function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
+  const poured = [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids];
+  const more = plan.additions.map(
+    ({ ingredient, when }) => `${liquidById(ingredient).name.toLowerCase()} ${WHEN_WORDS[when]}`,
+  );
+  const base = { key: 'pot', title: 'Pot and liquid' } as const;
+  const summary =
+    [...poured.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`), ...more].join(', ') ||
+    'Nothing poured';
+  if (!forecast) return { ...base, tone: 'none', verdict: '…', summary };
+  const { burn, fill, liquid } = forecast;
+  if (fill.over) return { ...base, tone: 'wrong', verdict: 'over the line', summary };
+  if (liquid.belowMinimum) return { ...base, tone: 'wrong', verdict: 'under the minimum', summary };
+  return { ...base, tone: BASE_TONES[burn.level], verdict: `base ${print('temperature', burn.baseC)}`, summary };
+}
+
+const WHEN_WORDS = { 'stirred-in': 'stirred in', 'on-top': 'on top', after: 'after' } as const;
 
 /** Each state has a shape beside its word. */
 export const MARKS: Readonly<Record<StationHead['tone'], string>> = { fits: '●', watch: '▲', wrong: '■', none: '' };

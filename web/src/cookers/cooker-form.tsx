@@ -143,6 +143,22 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
             )}
           </Field>
         ))}
+        {cooker.kind === 'electric' && (
+          <Field label="Sauté ends" fault={faults['sauteMinutes']} note="Only where it ends by itself.">
+            {(id) => (
+              <InputNumber
+                id={id}
+                style={{ width: '100%' }}
+                min={LIMITS.sauteMinutes.min}
+                max={LIMITS.sauteMinutes.max}
+                suffix="min"
+                placeholder="never by itself"
+                value={cooker.sauteMinutes ?? null}
+                onChange={(value) => change({ sauteMinutes: value ?? undefined })}
+              />
+            )}
+          </Field>
+        )}
         <Choice
           label="Counts from"
           value={cooker.timerStarts}

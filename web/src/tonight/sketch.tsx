@@ -1,7 +1,7 @@
 import { TARGET_BAND, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { lineGeometry } from '../shared/line/geometry';
-import { useWidth } from '../shared/line/line';
+import { useWidth } from '../shared/use-width';
 
 const HEIGHT = 250;
 /** Only the curve is shown here: the lanes above it stay out of the frame. */

@@ -14,6 +14,7 @@ import {
   type Plan,
   type TimesCell,
   type TimesFor,
+  type UnitSystem,
 } from '@hervir/core';
 import { expose } from 'comlink';
 
@@ -45,7 +46,7 @@ function answer<T>(reckon: () => T): Answer<T> {
 }
 
 const reckoner = {
-  forecast: (plan: Plan): Answer<Forecast> => answer(() => forecast(plan)),
+  forecast: (plan: Plan, system: UnitSystem): Answer<Forecast> => answer(() => forecast(plan, system)),
   alternatives: (plan: Plan): Answer<Alternatives> =>
     answer(() => {
       const base = forecast(plan);

@@ -1,5 +1,6 @@
-import type { Forecast, Plan } from '@hervir/core';
+import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
+import { useUnits } from '../shared/use-units';
 import { reckoner } from './reckoner';
 import type { PlanFault } from './reckoning.worker';
 
@@ -19,8 +20,9 @@ const NOTHING: Reckoning = { forecast: null, fault: null, broken: null };
  * figures nobody will see.
  */
 export function useForecast(plan: Plan | null): Reckoning {
+  const { system } = useUnits();
   const [known, setKnown] = useState<Reckoning>(NOTHING);
-  const waiting = useRef<Plan | null>(null);
+  const waiting = useRef<{ plan: Plan; system: UnitSystem } | null>(null);
   const busy = useRef(false);
   const alive = useRef(true);
 
@@ -33,15 +35,15 @@ export function useForecast(plan: Plan | null): Reckoning {
 
   useEffect(() => {
     if (plan === null) return;
-    waiting.current = plan;
+    waiting.current = { plan, system };
     if (busy.current) return;
     busy.current = true;
     void (async () => {
       while (waiting.current !== null) {
-        const next: Plan = waiting.current;
+        const next: { plan: Plan; system: UnitSystem } = waiting.current;
         waiting.current = null;
         try {
-          const reckoned = await reckoner('plan').forecast(next);
+          const reckoned = await reckoner('plan').forecast(next.plan, next.system);
           if (!alive.current) break;
           setKnown((before) =>
             reckoned.ok
@@ -55,7 +57,7 @@ export function useForecast(plan: Plan | null): Reckoning {
       }
       busy.current = false;
     })();
-  }, [plan]);
+  }, [plan, system]);
 
   return known;
 }

@@ -1,16 +1,8 @@
 import { printDuration, TARGET_BAND, type Forecast } from '@hervir/core';
-import {
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
+import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { clockTime, GRADE_WORDS } from '../words';
 import { useUnits } from '../use-units';
+import { useWidth } from '../use-width';
 import { clockTicks, fitting, LANE_NAMES, LANES, lineGeometry, type Tone } from './geometry';
 
 const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
@@ -31,20 +23,6 @@ interface Props {
   readonly onDrag: (minutes: number) => void;
   readonly onDrop: (minutes: number) => void;
   readonly showCore: boolean;
-}
-
-/** How wide an element is, now and when it changes. */
-export function useWidth(): [React.RefObject<HTMLDivElement | null>, number] {
-  const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  return [ref, width];
 }
 
 /** In words, for who cannot see it and for print. */

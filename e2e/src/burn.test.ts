@@ -1,0 +1,119 @@
+import { rmSync } from 'node:fs';
+import type { Browser } from 'puppeteer-core';
+import { openBrowser, Person, serve, type Server } from './browser';
+
+jest.setTimeout(150_000);
+
+let server: Server;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+
+beforeAll(async () => {
+  server = await serve();
+  const opened = await openBrowser();
+  ({ browser } = opened);
+  closeBrowser = () => opened.close();
+});
+afterAll(async () => {
+  await closeBrowser();
+  await server.kill();
+  rmSync(server.folder, { recursive: true, force: true });
+});
+
+/** A plan of the demo, opened on the bench. */
+async function opens(plan: string): Promise<Person> {
+  const person = await Person.at(browser, server.address);
+  await person.goes('/');
+  await person.reads(plan);
+  await person.presses('link', new RegExp(`^${plan}`));
+  await person.finds('slider', 'Minutes under pressure');
+  await person.reads('Saved');
+  return person;
+}
+
+describe('no burn error', () => {
+  test('a plan made to burn says why at the section, and the remedies pressed one by one make it safe', async () => {
+    const person = await opens('Goat neck with quince');
+    await person.opens('Pot and liquid');
+    await person.reads('The base stays well below its cut-out');
+    await person.ticks('scraped clean');
+    await person.reads('Expect the burn error');
+    await person.finds('button', /^Base at 1\d\d °C, burns/);
+    await person.picks('When, fruit paste', 'stirred in');
+    await person.writes('textbox', 'How much fruit paste', '300 g');
+    await person.reads('Thickened: what is stirred in');
+
+    await person.presses('button', 'Lay the fruit paste on top and do not stir');
+    await person.reads('The brown layer of the sear sticks to the base');
+    await person.presses('button', 'Scrape the base clean as it bubbles');
+    await person.reads('The base stays well below its cut-out');
+    await person.finds('button', /^Base at 1\d\d °C, safe/);
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+  });
+
+  test('over the fill line it cannot be missed, and pouring less mends it; under the minimum likewise', async () => {
+    const person = await opens('Pork collar with chestnuts');
+    await person.opens('Pot and liquid');
+    await person.writes('textbox', 'How much', '4 l');
+    await person.reads('Over the line');
+    await person.reads('over the line');
+    await person.presses('button', /^Pour .* less$/);
+    await person.reads('under its line at two thirds');
+    await person.writes('textbox', 'How much', '50 ml');
+    await person.reads('Less liquid than this cooker’s minimum');
+    await person.presses('button', /^Pour .* more$/);
+    await person.reads(/base 1\d\d °C/);
+    await person.opens('Meat');
+    await person.leaves();
+  });
+
+  test('no liquid at all is said at the liquid, with what is allowed, and nothing is lost', async () => {
+    const person = await opens('Pork collar with chestnuts');
+    await person.opens('Pot and liquid');
+    await person.picks('Deglaze', 'Not at all');
+    await person.presses('button', 'Take stock or broth out');
+    await person.reads('at least 250 ml, the cooker’s minimum');
+    await person.presses('button', 'Undo');
+    await person.presses('button', 'Undo');
+    await person.reads('The base stays well below its cut-out');
+    await person.leaves();
+  });
+
+  test('one crowded batch steams, is drawn so, and the proposed batches mend it', async () => {
+    const person = await opens('Beef shin with celeriac and prunes');
+    await person.opens('Sear');
+    await person.writes('spinbutton', 'Batches', '1');
+    await person.reads('It steams');
+    await person.finds('image', /^Batch 1: .*crowded$/);
+    await person.presses('button', /^Sear in \d batches$/);
+    await person.finds('image', /^Batch 1: .*with air between them$/);
+    await person.leaves();
+  });
+
+  test('the section’s layers open their stations by keyboard, and its stages have words', async () => {
+    const person = await opens('Goat neck with quince');
+    await person.opens('Letting down');
+    await person.focuses('button', 'Meat: open its station');
+    await person.page.keyboard.press('Enter');
+    await person.finds('textbox', 'As bought');
+    await person.chooses('Opened');
+    expect(await person.page.evaluate(() => document.body.textContent)).toMatch(/Opened: .* of free liquid stand/);
+    await person.leaves();
+  });
+});
+
+describe('Rescue', () => {
+  test('burn error: steps first, with the figures of the plan last on the bench', async () => {
+    const person = await opens('Beef shin with celeriac and prunes');
+    await person.presses('link', 'Rescue');
+    await person.presses('link', /^Burn error/);
+    await person.reads('Never force the lid');
+    await person.reads('Lift the pot off the burner');
+    await person.reads(/at least 300 ml in all/);
+    await person.presses('link', 'Something else is wrong');
+    await person.presses('link', /^The pin will not rise/);
+    await person.reads('Look at the valve first');
+    await person.leaves();
+  });
+});

@@ -1,0 +1,222 @@
+import {
+  bowlsOf,
+  cutSubstitutes,
+  liquidById,
+  liquidSubstitutes,
+  LIMITS,
+  prepSteps,
+  printDuration,
+  printerFor,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
+import { Button, Checkbox, InputNumber, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { Choice, Field } from '../shared/field';
+import { QuantityInput } from '../shared/quantity-input';
+import { useUnits } from '../shared/use-units';
+import type { Edit } from './remedies';
+import type { FaultAt } from './use-faults';
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
+  readonly faultAt: FaultAt;
+}
+
+/** Salting ahead, as cooks say it, in minutes. */
+const AHEAD = [
+  { value: 1440, label: 'the day before' },
+  { value: 120, label: '2 h ahead' },
+  { value: 60, label: '1 h ahead' },
+  { value: 20, label: '20 min ahead' },
+];
+
+/** Salt, marinade, rub; the board in order, bowls by moment, and what can stand in. */
+export function Prep({ plan, forecast, edit, faultAt }: Props): ReactNode {
+  const { system, print } = useUnits();
+  const { meat } = plan;
+  const change = (part: Partial<Plan['meat']>): void =>
+    edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
+  const steps = prepSteps(plan, printerFor(system));
+  const bowls = bowlsOf(plan);
+  const liquids = [
+    ...(plan.deglaze
+      ? liquidSubstitutes(plan.deglaze.liquid).map((other) => ({
+          ...other,
+          of: `deglazing with ${liquidById(plan.deglaze?.liquid ?? 'stock').name.toLowerCase()}`,
+          take: () =>
+            edit((before) => ({ ...before, deglaze: before.deglaze && { ...before.deglaze, liquid: other.id } })),
+        }))
+      : []),
+    ...plan.liquids.flatMap(({ liquid }, i) =>
+      liquidSubstitutes(liquid).map((other) => ({
+        ...other,
+        of: liquidById(liquid).name.toLowerCase(),
+        take: () =>
+          edit((before) => ({
+            ...before,
+            liquids: before.liquids.map((item, at) => (at === i ? { ...item, liquid: other.id } : item)),
+          })),
+      })),
+    ),
+  ];
+  const wet = forecast?.saute.troubles.find(({ id }) => id === 'wet');
+  return (
+    <>
+      <Choice
+        label="Salt"
+        value={meat.salted}
+        options={[
+          { value: 'ahead', label: 'Ahead' },
+          { value: 'just-before', label: 'At the pot' },
+          { value: 'no', label: 'Not yet' },
+        ]}
+        onChange={(salted) => change({ salted, saltedMinutes: undefined })}
+      />
+      {meat.salted === 'ahead' && (
+        <Field label="How long" note={wet?.text}>
+          {(id) => (
+            <Select
+              id={id}
+              value={meat.saltedMinutes ?? 1440}
+              options={AHEAD}
+              onChange={(saltedMinutes) => change({ saltedMinutes })}
+            />
+          )}
+        </Field>
+      )}
+      <Field label="Marinade" fault={faultAt('meat.marinade.ml')}>
+        {(id) =>
+          meat.marinade === null ? (
+            <Button id={id} onClick={() => change({ marinade: { ml: 150, hours: 12, pouredIn: true } })}>
+              Add a marinade
+            </Button>
+          ) : (
+            <div className="pair">
+              <QuantityInput
+                id={id}
+                label="Marinade"
+                kind="volume"
+                value={meat.marinade.ml}
+                range={LIMITS.marinadeMl}
+                onChange={(ml) => ml !== undefined && meat.marinade && change({ marinade: { ...meat.marinade, ml } })}
+              />
+              <InputNumber
+                aria-label="Hours in the marinade"
+                style={{ width: '100%' }}
+                min={LIMITS.marinadeHours.min}
+                max={LIMITS.marinadeHours.max}
+                value={meat.marinade.hours}
+                suffix="h"
+                onChange={(hours) =>
+                  hours !== null && meat.marinade && change({ marinade: { ...meat.marinade, hours } })
+                }
+              />
+            </div>
+          )
+        }
+      </Field>
+      {meat.marinade !== null && (
+        <div className="field-rest">
+          <Checkbox
+            checked={meat.marinade.pouredIn}
+            onChange={(event) =>
+              meat.marinade && change({ marinade: { ...meat.marinade, pouredIn: event.target.checked } })
+            }
+          >
+            poured in with the meat
+          </Checkbox>
+          <Button type="text" onClick={() => change({ marinade: null })}>
+            No marinade
+          </Button>
+          <span className="caution-source">What held raw meat is cooked with it or thrown away.</span>
+        </div>
+      )}
+      <Field label="Rub" fault={faultAt('meat.rub.grams')}>
+        {(id) =>
+          meat.rub === null ? (
+            <Button id={id} onClick={() => change({ rub: { grams: 30, sugar: false } })}>
+              Add a rub
+            </Button>
+          ) : (
+            <div className="pair">
+              <QuantityInput
+                id={id}
+                label="Rub"
+                kind="mass"
+                value={meat.rub.grams}
+                range={LIMITS.rubGrams}
+                onChange={(grams) => grams !== undefined && meat.rub && change({ rub: { ...meat.rub, grams } })}
+              />
+              <Button type="text" onClick={() => change({ rub: null })}>
+                No rub
+              </Button>
+            </div>
+          )
+        }
+      </Field>
+      {meat.rub !== null && (
+        <div className="field-rest">
+          <Checkbox
+            checked={meat.rub.sugar}
+            onChange={(event) => meat.rub && change({ rub: { ...meat.rub, sugar: event.target.checked } })}
+          >
+            with sugar in it
+          </Checkbox>
+        </div>
+      )}
+      <section aria-label="Prep list" className="prep">
+        <h3>Prep, in the order of the board</h3>
+        <ol>
+          {steps.map(({ id, text, minutes, meat: raw }) => (
+            <li key={id}>
+              {text} <span className="figure dim">{printDuration(Math.max(1, minutes))}</span>
+              {raw && id === steps.find((step) => step.meat && step.when === 'board')?.id && (
+                <small className="dim"> Raw meat from here: board, knife and hands washed after it.</small>
+              )}
+            </li>
+          ))}
+        </ol>
+        {bowls.length > 0 && (
+          <>
+            <h3>Bowls, by when they go in</h3>
+            <ul>
+              {bowls.map(({ moment, items }) => (
+                <li key={moment}>
+                  <strong>{moment}:</strong>{' '}
+                  {items.map(({ what, grams }) => `${what.toLowerCase()} ${print('mass', grams)}`).join(', ')}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        <h3>Could be instead</h3>
+        <ul>
+          {liquids.map(({ id, name, changes, of, take }) => (
+            <li key={`${of}-${id}`}>
+              <Button className="wrapping" onClick={take}>
+                {name}
+              </Button>{' '}
+              <span className="field-note">
+                for {of}: {changes}
+              </span>
+            </li>
+          ))}
+          {cutSubstitutes(meat).map(({ id, name, changes }) => (
+            <li key={id}>
+              <Button
+                className="wrapping"
+                onClick={() => change({ cut: id, pieces: undefined, thicknessCm: undefined })}
+              >
+                {name}
+              </Button>{' '}
+              <span className="field-note">{changes}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}

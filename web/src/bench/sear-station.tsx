@@ -1,0 +1,188 @@
+import {
+  AROMATICS,
+  aromaticKind,
+  herbSwap,
+  LIMITS,
+  printerFor,
+  type Aromatic,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
+import { AutoComplete, InputNumber, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { BatchPlan } from '../shared/batch-plan';
+import { Choice, Field } from '../shared/field';
+import { ItemRows } from '../shared/item-rows';
+import { QuantityInput } from '../shared/quantity-input';
+import { useUnits } from '../shared/use-units';
+import { Remedies, type Edit } from './remedies';
+import type { FaultAt } from './use-faults';
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
+  readonly faultAt: FaultAt;
+}
+
+const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
+  hard: 'Every face brown, the deepest sauce; the most fond to scrape.',
+  quick: 'Some colour in half the time.',
+  light: 'Stirred until the edges lose their colour; hardly any fond.',
+  none: 'Everything in cold: pale, plain, nothing to scrape.',
+};
+
+const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
+
+/** Second station: the sear batch by batch, and the aromatics in their order. */
+export function SearStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+  const { system, print } = useUnits();
+  const { sear } = plan;
+  const change = (part: Partial<Plan['sear']>): void =>
+    edit((before) => ({ ...before, sear: { ...before.sear, ...part } }));
+  const seared = sear.school !== 'none';
+  return (
+    <div className="fields">
+      <Choice
+        label="School"
+        value={sear.school}
+        options={[
+          { value: 'hard', label: 'Hard' },
+          { value: 'quick', label: 'Quick' },
+          { value: 'light', label: 'Light' },
+          { value: 'none', label: 'None' },
+        ]}
+        note={GIVES[sear.school]}
+        onChange={(school) => change({ school, batches: undefined })}
+      />
+      {seared && (
+        <>
+          <Choice
+            label="Seared in"
+            value={sear.where}
+            options={[
+              { value: 'pot', label: 'The pot' },
+              { value: 'pan', label: 'A pan' },
+            ]}
+            onChange={(where) => change({ where })}
+          />
+          <Choice
+            label="First in"
+            value={sear.order}
+            options={[
+              { value: 'meat-first', label: 'Meat' },
+              { value: 'onion-first', label: 'Onion' },
+            ]}
+            note={
+              sear.order === 'onion-first'
+                ? 'Onion in first, the meat stirred into it: no hard sear, next to no fond.'
+                : undefined
+            }
+            onChange={(order) => change({ order })}
+          />
+          <Field label="Batches" fault={faultAt('sear.batches')}>
+            {(id) => (
+              <InputNumber
+                id={id}
+                style={{ width: '100%' }}
+                min={LIMITS.batches.min}
+                max={LIMITS.batches.max}
+                precision={0}
+                value={sear.batches ?? null}
+                placeholder={forecast ? `${forecast.sear.proposedBatches}, as Hervir would` : ''}
+                onChange={(batches) => change({ batches: batches ?? undefined })}
+              />
+            )}
+          </Field>
+        </>
+      )}
+      {forecast && seared && (
+        <>
+          <BatchPlan forecast={forecast} />
+          <p className="field-note">
+            {forecast.sear.preheatMinutes > 0 &&
+              `Base hot in ${Math.round(forecast.sear.preheatMinutes)} min; then oil, then dry meat. `}
+            {forecast.sear.faces.length > 1
+              ? `First face ${minutes(forecast.sear.faces[0])}, the others ${minutes(forecast.sear.faces[1])} each; turn when it lets go by itself.`
+              : `Stirred for ${minutes(forecast.sear.faces[0])}.`}
+            {forecast.sear.batches > 1 && ' A minute between batches for the base to come back.'}
+          </p>
+        </>
+      )}
+      {forecast?.saute.troubles.map(({ id, text, remedies }) => (
+        <div key={id} className="trouble-note">
+          <p className="verdict watch">
+            <span aria-hidden>▲</span> {text}
+          </p>
+          <Remedies remedies={remedies} edit={edit} />
+        </div>
+      ))}
+      <ItemRows
+        label="Aromatics"
+        items={plan.aromatics}
+        nameOf={({ ingredient }) => aromaticKind(ingredient).name.toLowerCase()}
+        blank={(): Aromatic => ({
+          ingredient: plan.aromatics.length === 0 ? 'Onion' : 'Garlic',
+          grams: plan.aromatics.length === 0 ? 200 : 10,
+        })}
+        most={20}
+        addLabel="Add an aromatic"
+        onChange={(aromatics) => edit((before) => ({ ...before, aromatics }))}
+      >
+        {({ ingredient, grams, then }, changeItem) => (
+          <>
+            <AutoComplete
+              aria-label="Aromatic"
+              value={ingredient}
+              options={AROMATIC_OPTIONS}
+              showSearch={{
+                filterOption: (typed, option) => String(option?.value).toLowerCase().includes(typed.toLowerCase()),
+              }}
+              maxLength={60}
+              onChange={(next: string) => next.trim() !== '' && changeItem({ ingredient: next })}
+            />
+            <QuantityInput
+              label={`How much ${ingredient}`}
+              kind="mass"
+              value={grams}
+              range={LIMITS.ingredientGrams}
+              onChange={(next) => next !== undefined && changeItem({ grams: next })}
+            />
+            <Select
+              aria-label={`Then, ${ingredient}`}
+              value={then ?? 'stays'}
+              options={[
+                { value: 'stays', label: 'stays in' },
+                { value: 'set-aside', label: 'set aside' },
+                { value: 'fish-out', label: 'fished out' },
+              ]}
+              onChange={(next) => changeItem({ then: next })}
+            />
+            {herbSwap(ingredient, grams, printerFor(system)) !== null && (
+              <span className="field-note">{herbSwap(ingredient, grams, printerFor(system))}</span>
+            )}
+          </>
+        )}
+      </ItemRows>
+      {forecast && forecast.sear.aromatics.length > 0 && (
+        <ol className="turns">
+          {forecast.sear.aromatics.map(({ id, what, minutes: long, note, grams }) => (
+            <li key={id}>
+              <strong>{what.join(', ')}</strong> {print('mass', grams)}
+              {long > 0 && <span className="figure"> {minutes(long)}</span>}
+              <span className="field-note"> {note}</span>
+            </li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}
+
+/** Minutes as one counts them at the pot: halves, and seconds under a minute. */
+function minutes(value: number | undefined): string {
+  if (value === undefined) return '';
+  if (value < 1) return `${Math.round((value * 60) / 5) * 5} s`;
+  const halves = Math.round(value * 2) / 2;
+  return `${Math.floor(halves)}${halves % 1 === 0 ? '' : '½'} min`;
+}

@@ -1,0 +1,101 @@
+import type { BraiseRecord } from '@hervir/contract';
+import { printerFor, RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Select } from 'antd';
+import type { ReactNode } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { request } from '../api/client';
+import { keys, useBraises } from '../api/queries';
+import { useUnits } from '../shared/use-units';
+import { usePreferences } from '../state/preferences';
+import { useForecast } from '../workers/use-forecast';
+
+/** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
+export function Rescue(): ReactNode {
+  const { topic } = useParams();
+  const known = RESCUE_TOPICS.find((one) => one === topic);
+  return (
+    <div className="room rescue">
+      <h1>{known ? RESCUE_TITLES[known].title : 'Rescue'}</h1>
+      {known ? <Steps topic={known} /> : <Topics />}
+    </div>
+  );
+}
+
+function Topics(): ReactNode {
+  return (
+    <>
+      <p className="dim">What do you see? Steps first, reasons after.</p>
+      <ul className="cards rescue-topics">
+        {RESCUE_TOPICS.map((topic) => (
+          <li key={topic} className="vessel">
+            <Link to={`/rescue/${topic}`}>
+              <strong>{RESCUE_TITLES[topic].title}</strong>
+              <span className="dim">{RESCUE_TITLES[topic].sign}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Which plan this is about: the one named in the address, else the one last on the bench. */
+function usePlanAtHand(): {
+  id: string | null;
+  choose: (id: string) => void;
+  plans: { value: string; label: string }[];
+} {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const last = usePreferences((state) => state.lastPlan);
+  const braises = useBraises().data ?? [];
+  const asked = search.get('plan');
+  const wanted = asked ?? last;
+  const there = asked === 'none' ? undefined : braises.find(({ id }) => id === wanted);
+  return {
+    id: there?.id ?? null,
+    choose: (id) => void navigate({ search: `?plan=${id}` }, { replace: true }),
+    plans: [
+      { value: 'none', label: 'No plan: in general' },
+      ...braises.map(({ id, name }) => ({ value: id, label: name })),
+    ],
+  };
+}
+
+function Steps({ topic }: { readonly topic: RescueTopic }): ReactNode {
+  const { system } = useUnits();
+  const { id, choose, plans } = usePlanAtHand();
+  const record = useQuery({
+    queryKey: [...keys.braise(id ?? 'none'), 'rescue'],
+    queryFn: () => request<BraiseRecord>('GET', `/braises/${id ?? ''}`),
+    enabled: id !== null,
+  }).data;
+  const { forecast } = useForecast(id === null ? null : (record?.plan ?? null));
+  const { steps, why, caution, sign } = rescueFor(topic, id === null ? null : forecast, printerFor(system));
+  return (
+    <>
+      <p className="dim">{sign}.</p>
+      <p className="rescue-caution" role="note">
+        <span aria-hidden>▲ </span>
+        {caution}
+      </p>
+      <ol className="rescue-steps">
+        {steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      <h2>Why</h2>
+      <ul className="reasons">
+        {why.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+      </ul>
+      <div className="rescue-plan">
+        <label htmlFor="rescue-plan">Figures of</label>
+        <Select id="rescue-plan" value={id ?? 'none'} options={plans} onChange={choose} popupMatchSelectWidth={false} />
+        <Link to="/rescue">Something else is wrong</Link>
+      </div>
+    </>
+  );
+}

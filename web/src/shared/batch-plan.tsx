@@ -1,0 +1,59 @@
+import { batchLayouts, type Forecast } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { counted } from './words';
+
+/** Batches drawn; the rest are said. */
+const SHOWN = 4;
+const SIZE = 84;
+
+/** The base seen from above, a circle a batch, its pieces in their places. */
+export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactNode {
+  const { sear, piece } = forecast;
+  if (sear.batches === 0) return null;
+  const layouts = batchLayouts(piece, sear);
+  const shown = layouts.slice(0, SHOWN);
+  const stirred = sear.faces.length === 1 && sear.batches === 1;
+  const scale = (SIZE - 6) / sear.baseDiameterCm;
+  return (
+    <div className="batches">
+      {shown.map(({ placed, fits }, i) => (
+        <figure key={i}>
+          <svg
+            width={SIZE}
+            height={SIZE}
+            viewBox={`${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`}
+            role="img"
+            aria-label={
+              stirred
+                ? `All ${piece.count} pieces at once, stirred`
+                : `Batch ${i + 1}: ${counted(placed.length, 'piece', 'pieces')}, ${fits ? 'with air between them' : 'crowded'}`
+            }
+          >
+            <circle r={SIZE / 2 - 2} fill="none" stroke="var(--rim)" strokeWidth={2.5} />
+            <clipPath id={`base-${i}`}>
+              <circle r={SIZE / 2 - 3} />
+            </clipPath>
+            <g clipPath={`url(#base-${i})`}>
+              {placed.map(({ x, y, width, height }, k) => (
+                <rect
+                  key={k}
+                  x={(x - width / 2) * scale}
+                  y={(y - height / 2) * scale}
+                  width={width * scale}
+                  height={height * scale}
+                  rx={2.5}
+                  fill="var(--meat)"
+                  fillOpacity={fits || stirred ? 0.75 : 0.45}
+                  stroke={fits || stirred ? 'var(--rim)' : 'var(--ember)'}
+                  strokeWidth={1}
+                />
+              ))}
+            </g>
+          </svg>
+          <figcaption>{stirred ? 'stirred' : counted(placed.length, 'piece', 'pieces')}</figcaption>
+        </figure>
+      ))}
+      {layouts.length > SHOWN && <span className="dim">and {layouts.length - SHOWN} more</span>}
+    </div>
+  );
+}
