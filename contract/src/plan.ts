@@ -216,6 +216,7 @@ export const planSchema = z.strictObject({
   rack: z.boolean().default(d.rack),
   heat: z.enum(HEATS).default(d.heat),
   meatInSecondRun: z.enum(MEAT_IN_SECOND_RUN).default(d.meatInSecondRun),
+  brothOutMl: quantity(LIMITS.liquidMl).default(d.brothOutMl),
   pressureMinutes: quantity(LIMITS.pressureMinutes).nullable().default(d.pressureMinutes),
   release: z
     .strictObject({

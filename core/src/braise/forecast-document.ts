@@ -6,7 +6,11 @@ import type { Phase } from '../pot/pot-model';
 import type { Ledger } from '../pot/ledger';
 import type { SchoolAmount } from '../pot/liquid-schools';
 import type { AromaticStep } from '../stations/aromatics';
+import type { Leftovers } from '../stations/leftovers';
+import type { Yield } from '../stations/plate';
+import type { Finish } from '../stations/sauce';
 import type { SearPlan } from '../stations/sear';
+import type { Stage } from '../stations/stages';
 import type { Caution } from './cautions';
 import type { Chance } from './chance';
 import type { FillInWords } from './fill-remedies';
@@ -40,6 +44,8 @@ export interface Forecast {
   readonly format: 'hervir/forecast';
   readonly version: 1;
   readonly plan: Plan;
+  /** Vegetables and grains where they go: the plan's own places, and for `auto` the one that was found. */
+  readonly placed: Pick<Plan, 'vegetables' | 'grains'>;
   readonly pressureMinutes: number;
   /** True where the cook's own minutes stand. */
   readonly ownMinutes: boolean;
@@ -76,7 +82,17 @@ export interface Forecast {
     readonly remedy: Remedy | null;
     readonly schools: readonly SchoolAmount[];
   };
-  readonly burn: Burn;
+  readonly burn: Burn & { readonly run: 'first' | 'second' };
+  /** Vegetables and grains by stage, in the order of the evening. */
+  readonly stages: readonly Stage[];
+  /** How often the lid comes off under pressure. */
+  readonly openings: number;
+  readonly allTexturesMet: boolean;
+  /** The meat that waits outside: how long, and its middle when it is served; null where it stays in. */
+  readonly foil: { readonly minutes: number; readonly coreC: number } | null;
+  readonly finish: Finish & { readonly platingText: string };
+  readonly yield: Yield;
+  readonly leftovers: Leftovers;
   /** The time by another method that brings the same mean cook value; null when a day is not enough. */
   readonly otherMethods: readonly { readonly method: Method; readonly minutes: number | null }[];
   readonly clock: {

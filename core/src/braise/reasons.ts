@@ -1,6 +1,7 @@
 import { cutById, cutTitle } from '../larder/cuts';
 import { TARGET_BAND } from '../meat/tenderness';
 import type { Target } from '../plan/plan';
+import type { Stage } from '../stations/stages';
 import { kitchenAirKPa } from '../pot/cooker';
 import type { Printer } from '../units/quantity';
 import { meltingMinutes } from './timing';
@@ -11,6 +12,16 @@ export const TARGET_WORDS: Readonly<Record<Target, string>> = {
   slices: 'it slices clean',
   fork: 'a fork slides in',
   pulls: 'it pulls apart',
+};
+
+/** Where something goes in, as a cook says it. */
+export const PLACE_WORDS: Readonly<Record<Stage['place'], string>> = {
+  start: 'on top from the start',
+  'flavour-only': 'for flavour only',
+  'second-run': 'in the second run',
+  simmer: 'in the open simmer',
+  'off-heat': 'off the heat',
+  'folded-in': 'cooked apart and folded in',
 };
 
 /** Chances as a cook counts them: so many in ten. */
@@ -116,6 +127,34 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
   add('burn', f.burn.text);
   for (const { text, kelvin } of f.burn.causes)
     add('burn', `${text}: ${print.rise(kelvin)} over the liquid’s ${degrees(f.burn.liquidC)}.`);
+  for (const { place, minutes, reheatMinutes, releaseMinutes, items } of f.stages) {
+    for (const item of items) {
+      const size = item.sizeCm > 0 ? `, cut to ${print.quantity('length', item.sizeCm)}` : '';
+      add(
+        'stages',
+        `${item.name}${size}, ${PLACE_WORDS[place]}: ${item.texture.replaceAll('-', ' ')}, ${one(item.cookValue)} min at ${degrees(100)} in the mean${item.met ? '' : `, and not ${item.wanted.replaceAll('-', ' ')}`}.`,
+      );
+    }
+    if (place === 'second-run') {
+      add(
+        'secondRun',
+        `${n(reheatMinutes)} min to come up again, ${n(minutes)} under pressure, ${n(releaseMinutes)} with the valve open.`,
+      );
+    }
+    if (place === 'simmer') add('secondRun', `${n(reheatMinutes)} min back to the boil, then ${n(minutes)} open.`);
+  }
+  if (f.foil && f.foil.minutes > 1 && f.stages.some(({ place }) => place === 'second-run' || place === 'simmer')) {
+    add(
+      'coreC',
+      `Under foil for ${n(f.foil.minutes)} min the meat’s middle goes from ${degrees(tenderness.coreC)} to ${degrees(f.foil.coreC)}: the outside is hotter, so it comes up before it cools.`,
+    );
+  }
+  add('finish', f.finish.text);
+  for (const { text } of f.finish.steps) add('finish', `${text}.`);
+  add(
+    'yield',
+    `${print.quantity('mass', f.yield.cookedGrams[0])} to ${print.quantity('mass', f.yield.cookedGrams[1])} of cooked meat: ${n(f.yield.portions)} servings at the usual amount.`,
+  );
   add('fill', f.fill.text);
   const { liquid } = f;
   add(

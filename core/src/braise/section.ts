@@ -50,7 +50,7 @@ const STICKS: Readonly<Record<Sticking, string>> = {
  * @example sectionsOf(forecast(plan), printerFor('metric')).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
  */
 export function sectionsOf(f: Forecast, print: Printer): Section[] {
-  const { plan } = f;
+  const plan = { ...f.plan, ...f.placed };
   const { cooker } = plan;
   const piece = pieceOf(plan.meat);
   const charges = chargesOf(plan);

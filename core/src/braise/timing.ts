@@ -65,10 +65,11 @@ function longestRun(plan: Plan, piece: Piece, workingC: number): number {
  * @param plan with its target and release
  * @param piece its pieces
  * @param loaded the pot at the moment its lid goes on, without the meat
+ * @param after what the meat goes through once the pin has fallen: a second run it stays in
  * @throws PlanError when the heater cannot bring the pot to pressure
  * Accuracy: 0.5 minutes against the same model stepped every second.
  */
-export function timing(plan: Plan, piece: Piece, loaded: Pot): Timing {
+export function timing(plan: Plan, piece: Piece, loaded: Pot, after: readonly Stretch[] = []): Timing {
   const { toughness } = cutById(plan.meat.cut);
   const startC = START_C[plan.meat.startsFrom];
   const longest = longestRun(plan, piece, loaded.build.workingC);
@@ -89,6 +90,9 @@ export function timing(plan: Plan, piece: Piece, loaded: Pot): Timing {
     const down = pot.clone();
     const release: Stretch[] = [];
     letDown(down, plan.release, plan.cooker, (stretch) => release.push(stretch));
+    const [meat] = down.bodies;
+    if (meat) rideAlong(meat, after);
+    release.push(...after);
     releases.push(release);
     middle.push(down.bodies[0] as CookingBody);
   });

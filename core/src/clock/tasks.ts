@@ -5,6 +5,8 @@ import type { Printer } from '../units/quantity';
 import { DEGLAZE_MINUTES } from '../pot/loading';
 import { aromaticSteps, type AromaticStep } from '../stations/aromatics';
 import { apartTasks, prepSteps, type PrepStep } from '../stations/prep';
+import { REFILL_MINUTES } from '../pot/second-run';
+import type { FinishStep } from '../stations/sauce';
 import type { SearPlan } from '../stations/sear';
 
 /** Something to be done, before it has a time. */
@@ -24,6 +26,10 @@ export interface PotMinutes {
   readonly toTimer: number;
   readonly pressure: number;
   readonly release: number;
+  /** Null where there is none. */
+  readonly second: { readonly reheat: number; readonly minutes: number; readonly release: number } | null;
+  readonly simmer: { readonly reheat: number; readonly minutes: number } | null;
+  readonly finish: readonly FinishStep[];
 }
 
 /** Common practice, minutes. */
@@ -150,8 +156,25 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
     plan.release.method === 'quick',
   );
   add('open', 'Lid off, check a piece', OPEN_MINUTES, 'pot', true);
-  add('rest', 'Rest', plan.finish.restMinutes, 'pot', false);
-  add('plate', 'Plate', PLATE_MINUTES, 'hands', true);
+  if (pot.second) {
+    const out = plan.meatInSecondRun === 'out' ? 'Meat out under foil, vegetables in, lid on' : 'Vegetables in, lid on';
+    // The lid is off already: trying a piece is part of filling it again.
+    add('second-load', out, REFILL_MINUTES - OPEN_MINUTES, 'pot', true);
+    add('second-heating', 'Comes to pressure again', pot.second.reheat, 'pot', false);
+    add('second-pressure', 'Second run', pot.second.minutes, 'pot', false);
+    add('second-release', 'Valve open again', pot.second.release, 'pot', true);
+    add('second-open', 'Lid off', 1, 'pot', true);
+  }
+  if (pot.simmer) {
+    add('simmer-load', 'Vegetables in', REFILL_MINUTES - (pot.second ? 1 : OPEN_MINUTES), 'pot', true);
+    add('simmer-heating', 'Back to the boil', pot.simmer.reheat, 'pot', false);
+    add('simmer', 'Open simmer', pot.simmer.minutes, 'pot', false);
+  }
+  // Slicing and the last seasoning wait for the rest; what is done to the sauce comes before it.
+  pot.finish.forEach(({ id, text, minutes, handsOn }, i) => {
+    add(id === 'rest' ? 'rest' : `finish-${i + 1}-${id}`, text, minutes, 'pot', handsOn);
+  });
+  add('plate', plan.target === 'pulls' ? 'Pull it, and plate' : 'Plate', PLATE_MINUTES, 'hands', true);
 
   plan.sides.forEach((side, s) => {
     let before: string[] = [];

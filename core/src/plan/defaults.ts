@@ -32,6 +32,7 @@ export const PLAN_DEFAULTS = {
   rack: false,
   heat: 'full',
   meatInSecondRun: 'out',
+  brothOutMl: 0,
   pressureMinutes: null,
   release: { method: 'natural-then-quick', naturalMinutes: 15 },
   finish: {

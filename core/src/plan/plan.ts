@@ -155,6 +155,8 @@ export interface Plan {
   rack: boolean;
   heat: (typeof HEATS)[number];
   meatInSecondRun: (typeof MEAT_IN_SECOND_RUN)[number];
+  /** Taken out before a second run, to be poured over later, ml. */
+  brothOutMl: number;
   /** Null: Hervir proposes. A number: the cook's own. */
   pressureMinutes: number | null;
   release: Release;

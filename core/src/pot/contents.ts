@@ -37,9 +37,9 @@ function startGrams(plan: Pick<Plan, 'vegetables' | 'aromatics'>): number {
   return [...vegetables, ...aromatics].reduce((sum, { grams }) => sum + grams, 0);
 }
 
-/** Grain that is in the pot from the start: where nothing is said it rides on top. */
+/** Grain that is in the pot from the start. */
 export function startGrains(plan: Pick<Plan, 'grains'>): Plan['grains'] {
-  return plan.grains.filter(({ place, grams }) => (place === 'auto' || place === 'start') && grams > 0);
+  return plan.grains.filter(({ place, grams }) => place === 'start' && grams > 0);
 }
 
 /**

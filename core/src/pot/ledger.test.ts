@@ -109,7 +109,7 @@ describe('the ledger', () => {
           liquids: [{ liquid: 'water', ml, temperatureC: 20 }],
           deglaze: { liquid: 'cider', ml: deglaze, scraped: true },
           aromatics: [{ ingredient: 'onion', grams: onion }],
-          grains: [{ grain: 'barley-pearl', grams: barley, place: 'auto' }],
+          grains: [{ grain: 'barley-pearl', grams: barley, place: 'start' }],
         });
         const ledger = ledgerOf(plan, chargesOf(plan), {
           lidOn: { boiledKg: boiled / 2 },
@@ -143,7 +143,7 @@ describe('the fill', () => {
 
   test('two thirds, half with grain (makers’ manuals and extension services; from memory)', () => {
     expect(filled({}, 400).limit).toBeCloseTo(2 / 3, 9);
-    expect(filled({ grains: [{ grain: 'barley-pearl', grams: 100, place: 'auto' }] }, 400).limit).toBe(0.5);
+    expect(filled({ grains: [{ grain: 'barley-pearl', grams: 100, place: 'start' }] }, 400).limit).toBe(0.5);
   });
 
   test('over the line it says how many runs and which pot would do; more than the pot holds does not go in', () => {

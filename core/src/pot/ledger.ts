@@ -9,7 +9,7 @@ import { startGrains } from './contents';
 import type { Accounts } from './pot-model';
 
 /** When in the work a line of the ledger falls. */
-export type LedgerStage = 'deglaze' | 'load' | 'heating' | 'pressure' | 'release' | 'opened';
+export type LedgerStage = 'deglaze' | 'load' | 'heating' | 'pressure' | 'release' | 'opened' | 'second' | 'simmer';
 
 /** One line: what came in, or (below zero) what went. */
 export interface LedgerEntry {
@@ -28,6 +28,8 @@ export interface Ledger {
   readonly fatMl: number;
   readonly minimumMl: number;
   readonly belowMinimum: boolean;
+  /** When the lid goes on again for a second run; null where there is none. */
+  readonly freeAtReheatMl: number | null;
   /** They add up to the free liquid at the end. */
   readonly entries: readonly LedgerEntry[];
 }
@@ -40,6 +42,10 @@ export interface PotHistory {
   readonly opened: Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'>;
   /** Juice let go by the end, ml. */
   readonly juiceMl: number;
+  /** A second run, where there is one. */
+  readonly second?: Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'> & { readonly brothOutMl: number };
+  /** Boiled off in an open simmer, kg. */
+  readonly simmeredKg?: number;
 }
 
 /**
@@ -93,6 +99,31 @@ export function ledgerOf(
   book('release', 'flashes into steam when the valve is opened', -kg(history.opened.flashedKg));
   for (const { stage, what, waterMl } of charges)
     if (stage === 'on-top') book('opened', `${what}, stirred in`, waterMl);
+  let freeAtReheatMl: number | null = null;
+  const plantsAt = (stage: LedgerStage, where: Plan['vegetables'][number]['place']): void => {
+    for (const { vegetable, grams, place } of plan.vegetables) {
+      if (place !== where) continue;
+      const { name, juiceShare } = vegetableById(vegetable);
+      book(stage, `water of ${name.toLowerCase()}`, grams * juiceShare);
+    }
+    for (const { grain, grams, place } of plan.grains) {
+      if (place !== where) continue;
+      const { name, uptakeMlPerG } = grainById(grain);
+      book(stage, `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG);
+    }
+  };
+  if (history.second) {
+    const { brothOutMl, purgedKg, boiledKg, flashedKg } = history.second;
+    book('second', 'broth taken out', -brothOutMl);
+    freeAtReheatMl = free;
+    book('second', 'steam blown off before the pin rises again', -kg(purgedKg));
+    plantsAt('second', 'second-run');
+    book('second', 'boiled away', -kg(boiledKg));
+    book('second', 'flashes into steam when the valve is opened again', -kg(flashedKg));
+  }
+  plantsAt('simmer', 'simmer');
+  book('simmer', 'boiled off in the open simmer', -kg(history.simmeredKg ?? 0));
+  plantsAt('simmer', 'off-heat');
   const pouredMl = charges
     .filter(({ stage }) => stage === 'deglaze' || stage === 'load')
     .reduce((sum, { volumeMl }) => sum + volumeMl, 0);
@@ -102,7 +133,10 @@ export function ledgerOf(
     freeAtEndMl: free,
     fatMl: fatMl(plan.meat),
     minimumMl: plan.cooker.minimumLiquidMl,
-    belowMinimum: freeAtStartMl < plan.cooker.minimumLiquidMl - 0.5,
+    belowMinimum:
+      freeAtStartMl < plan.cooker.minimumLiquidMl - 0.5 ||
+      (freeAtReheatMl !== null && freeAtReheatMl < plan.cooker.minimumLiquidMl - 0.5),
+    freeAtReheatMl,
     entries,
   };
 }

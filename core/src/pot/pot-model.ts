@@ -163,6 +163,19 @@ export class Pot {
     }
   }
 
+  /**
+   * Ladles liquid out, with the heat in it; never more than there is.
+   *
+   * @param kg wanted
+   * @returns kg taken
+   */
+  ladle(kg: number): number {
+    const taken = Math.min(kg, this.liquidKg);
+    this.liquidKg -= taken;
+    this.accounts.pouredJ -= taken * LIQUID_J_PER_KG_K * this.liquidC;
+    return taken;
+  }
+
   /** Heat held by liquid, metal and small solids above 0 °C, J. */
   storedJ(): number {
     return this.capacity() * this.liquidC;

@@ -180,7 +180,7 @@ export function bowlsOf(plan: Plan): Bowl[] {
       .filter(({ place }) => place === 'start' || place === 'flavour-only')
       .map((item) => ({ what: vegetableById(item.vegetable).name, grams: item.grams })),
     ...plan.grains
-      .filter(({ place }) => place === 'auto' || place === 'start')
+      .filter(({ place }) => place === 'start')
       .map((item) => ({ what: grainById(item.grain).name, grams: item.grams })),
     ...additions('on-top'),
   ]);
@@ -188,6 +188,9 @@ export function bowlsOf(plan: Plan): Bowl[] {
     ...plan.vegetables
       .filter(({ place }) => !['start', 'flavour-only'].includes(place))
       .map((item) => ({ what: vegetableById(item.vegetable).name, grams: item.grams })),
+    ...plan.grains
+      .filter(({ place }) => place !== 'start')
+      .map((item) => ({ what: grainById(item.grain).name, grams: item.grams })),
     ...additions('after'),
   ]);
   return bowls;

@@ -1,0 +1,61 @@
+import { cutById } from '../larder/cuts';
+import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
+import type { Plan } from '../plan/plan';
+
+/** The sear evaporates this much of the trimmed weight. Common practice. */
+const SEAR_LOSS = 0.02;
+/** How well the balance is known: animals and cuts differ. Common practice. */
+const SPREAD = 0.06;
+/** Raw boneless a person, g: hearty, usual, light. Common practice: 150 to 250. */
+const A_PERSON = { most: 250, usual: 200 };
+
+/** What comes onto the plate. */
+export interface Yield {
+  /** Cooked meat without bone, g: from, to. */
+  readonly cookedGrams: readonly [number, number];
+  readonly boneGrams: number;
+  /** Servings of meat it makes at the usual amount. */
+  readonly portions: number;
+  /** Raw boneless grams a person, as planned. */
+  readonly rawEach: number;
+}
+
+/**
+ * Cooked weight and portions: trimmed meat less juice, fat and what the sear evaporates; bone goes through unchanged and
+ * is not eaten. The same balance as the ledger.
+ *
+ * @param plan its meat, sear and servings
+ * @param meanC mean temperature of the meat at the end, °C
+ * @param cookValue mean, minutes at 100 °C
+ * @returns a range, not a point
+ * Accuracy: trimmed boneless braise at 60 to 72 % of raw (USDA Table of Cooking Yields for Meat and Poultry; from memory).
+ * @example yieldOf(plan, 105, 90).portions // 4
+ */
+export function yieldOf(plan: Pick<Plan, 'meat' | 'sear' | 'servings'>, meanC: number, cookValue: number): Yield {
+  const raw = bonelessGrams(plan.meat);
+  const trimmed = Math.max(0, plan.meat.grams - plan.meat.trimGrams);
+  const seared = plan.sear.school === 'none' ? 0 : raw * SEAR_LOSS;
+  const middle = Math.max(0, raw - juiceMl(plan.meat, meanC, cookValue) - fatMl(plan.meat) - seared);
+  return {
+    cookedGrams: [middle * (1 - SPREAD), middle * (1 + SPREAD)],
+    boneGrams: trimmed - raw,
+    portions: Math.max(1, Math.floor(raw / A_PERSON.usual)),
+    rawEach: raw / Math.max(1, plan.servings),
+  };
+}
+
+/**
+ * Whether the meat is sliced or pulled, and what to look out for.
+ *
+ * @example platingWords({ target: 'pulls', meat: plan.meat }).startsWith('Pull') // true
+ */
+export function platingWords(plan: Pick<Plan, 'target' | 'meat'>): string {
+  const bone = plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0;
+  if (plan.target === 'pulls') {
+    return `Pull it with two forks on a separate plate${bone ? ', looking for splinters of bone' : ''}, and put it back into some of the reduced sauce.`;
+  }
+  if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {
+    return 'Slice it across the grain once it has rested, and lay the slices into the sauce to warm through.';
+  }
+  return 'Lift the pieces out first, finish the sauce, and put them back to warm through.';
+}

@@ -1,0 +1,454 @@
+import { grainById } from '../larder/grains';
+import { vegetableById } from '../larder/vegetables';
+import type { CookingBody } from '../physics/cooking-body';
+import type { PLACES, Plan, TEXTURES } from '../plan/plan';
+import type { Stretch } from '../pot/pressure-run';
+import { SECOND_MINUTES, type SecondRunTrial } from '../pot/second-run';
+import {
+  grainCookValue,
+  grainTexture,
+  ride,
+  simmerMinutes,
+  textureWindow,
+  vegetableRider,
+  vegetableTexture,
+  type Doneness,
+  type GrainDoneness,
+} from './doneness';
+
+export type Place = Exclude<(typeof PLACES)[number], 'auto'>;
+type Wanted = (typeof TEXTURES)[number];
+
+/** Sizes a vegetable may be cut to, over its usual one. */
+const SIZES: readonly number[] = [0.5, 0.6, 0.7, 0.8, 0.9, 1, 1.15, 1.3, 1.5, 1.75, 2];
+/** Of these the pot is asked; the cook value of the others lies between on a log-log line, within 2 %. */
+const ASKED: readonly number[] = [0.5, 0.75, 1, 1.4, 2];
+const BETWEEN_ERROR = 0.02;
+/** A long run forgives large pieces, and off the heat nobody cuts a vegetable to crumbs. */
+const SIZES_FROM_START: readonly number[] = [1, 1.3, 1.75];
+const SIZES_OFF_HEAT: readonly number[] = [0.8, 1, 1.25];
+/** A pan of its own is the last resort: it counts like three stages. */
+const FOLDED_STAGES = 3;
+/** These smell when they cook long. Common practice. */
+const STRONG: ReadonlySet<string> = new Set(['cauliflower', 'broccoli', 'brussels-sprout']);
+/** Within this of the edge of a window it is in it, minutes at 100 °C. */
+const WITHIN = 1e-9;
+
+/** Something that is staged: a vegetable or a grain. */
+interface Item {
+  readonly kind: 'vegetable' | 'grain';
+  readonly id: string;
+  readonly grams: number;
+  readonly wanted: Wanted;
+  /** Smallest dimension the cook has fixed, cm. */
+  readonly fixedCm: number | undefined;
+  readonly usualCm: number;
+  readonly pinned: Place | null;
+}
+
+/** What a size comes to in a place. */
+interface Outcome {
+  readonly sizeCm: number;
+  readonly cookValue: number;
+  readonly texture: Doneness | GrainDoneness;
+  readonly met: boolean;
+  /** How far the size is from the usual, logarithm; 0 for a grain. */
+  readonly stretch: number;
+}
+
+/** A vegetable or grain where it goes, and what it will be like. */
+export interface StagedItem {
+  readonly vegetable?: string;
+  readonly grain?: string;
+  readonly name: string;
+  readonly grams: number;
+  readonly wanted: Wanted;
+  readonly place: Place;
+  readonly pinned: boolean;
+  readonly sizeCm: number;
+  /** The size that would meet the texture here; null where this one does, or none would. */
+  readonly suggestedSizeCm: number | null;
+  readonly cookValue: number;
+  readonly texture: Doneness | GrainDoneness;
+  readonly met: boolean;
+  /** In a simmer: minutes before the end at which it goes in. */
+  readonly minutesBeforeEnd: number | null;
+  /** What it would be like elsewhere, at this size. */
+  readonly elsewhere: readonly { readonly place: Place; readonly texture: Doneness | GrainDoneness }[];
+  readonly note: string;
+}
+
+/** A stage of the pot with what goes in at it. */
+export interface Stage {
+  readonly place: Place;
+  /** Under pressure, or open. */
+  readonly minutes: number;
+  readonly reheatMinutes: number;
+  readonly releaseMinutes: number;
+  readonly release: 'quick' | null;
+  readonly items: readonly StagedItem[];
+}
+
+/** The whole staging. */
+export interface Staging {
+  readonly stages: readonly Stage[];
+  /** How often the lid comes off under pressure. */
+  readonly openings: number;
+  readonly allMet: boolean;
+}
+
+/** What the solver is given of the pot. */
+export interface PotHistories {
+  /** From lid on to the fallen pin. */
+  readonly main: readonly Stretch[];
+  /** Null where the pot would not come up again. */
+  readonly second: SecondRunTrial | null;
+  /** Standing open after the last run. */
+  readonly rest: readonly Stretch[];
+  readonly simmerC: number;
+  /** To bring an opened pot back to the boil. */
+  readonly backToBoilMinutes: number;
+}
+
+function itemsOf(plan: Pick<Plan, 'vegetables' | 'grains'>): Item[] {
+  const pin = (place: Plan['grains'][number]['place']): Place | null => (place === 'auto' ? null : place);
+  return [
+    ...plan.vegetables.map(({ vegetable, grams, sizeCm, texture, place }): Item => ({
+      kind: 'vegetable',
+      id: vegetable,
+      grams,
+      wanted: texture,
+      fixedCm: sizeCm,
+      usualCm: vegetableById(vegetable).usualCm,
+      pinned: pin(place),
+    })),
+    ...plan.grains.map(({ grain, grams, place }): Item => ({
+      kind: 'grain',
+      id: grain,
+      grams,
+      wanted: 'tender',
+      fixedCm: undefined,
+      usualCm: 0,
+      pinned: pin(place),
+    })),
+  ].filter(({ grams }) => grams > 0);
+}
+
+/** Sizes an item may be cut to: its own, or the grid around the usual. */
+function sizesOf(item: Item, shares: readonly number[] = SIZES): readonly number[] {
+  if (item.kind === 'grain') return [0];
+  return item.fixedCm === undefined ? shares.map((share) => share * item.usualCm) : [item.fixedCm];
+}
+
+function outcome(item: Item, sizeCm: number, cookValue: number): Outcome {
+  if (item.kind === 'grain') {
+    const texture = grainTexture(item.id, cookValue);
+    return { sizeCm, cookValue, texture, met: texture === 'cooked', stretch: 0 };
+  }
+  const [from, to] = textureWindow(item.id, item.wanted);
+  return {
+    sizeCm,
+    cookValue,
+    texture: vegetableTexture(item.id, cookValue),
+    met: cookValue >= from - WITHIN && cookValue < to,
+    stretch: Math.abs(Math.log(sizeCm / item.usualCm)),
+  };
+}
+
+/** The best of several sizes: one that meets the texture, the nearest to the usual. */
+function best(outcomes: readonly Outcome[]): Outcome {
+  return [...outcomes].sort((a, b) => Number(b.met) - Number(a.met) || a.stretch - b.stretch)[0] as Outcome;
+}
+
+/** What one history makes of an item, at every size it may have. */
+function through(item: Item, sizes: readonly number[], history: readonly Stretch[]): Outcome[] {
+  if (item.kind === 'grain') return [outcome(item, 0, grainCookValue(history))];
+  return sizes.map((size) => outcome(item, size, ride(vegetableRider(item.id, size), history).meanCookValue()));
+}
+
+/** Cook values in the second run of something of one size, by its length. */
+function secondValues(item: Item, sizeCm: number, trial: SecondRunTrial): number[] {
+  if (item.kind === 'grain') {
+    let before = grainCookValue(trial.heating);
+    return SECOND_MINUTES.map((_, i) => {
+      before += grainCookValue(trial.holds[i] ?? []);
+      return before + grainCookValue(trial.releases[i] ?? []);
+    });
+  }
+  const body: CookingBody = ride(vegetableRider(item.id, sizeCm), trial.heating);
+  return SECOND_MINUTES.map((_, i) => {
+    ride(body, trial.holds[i] ?? []);
+    return ride(body.clone(), trial.releases[i] ?? []).meanCookValue();
+  });
+}
+
+/** The same at one length only. */
+function secondAt(item: Item, sizeCm: number, trial: SecondRunTrial, length: number): Outcome {
+  if (item.kind === 'grain') return outcome(item, 0, secondValues(item, 0, trial)[length] ?? 0);
+  const body = ride(vegetableRider(item.id, sizeCm), trial.heating);
+  for (let i = 0; i <= length; i += 1) ride(body, trial.holds[i] ?? []);
+  return outcome(item, sizeCm, ride(body, trial.releases[length] ?? []).meanCookValue());
+}
+
+/** Sizes that are right at each length of the second run, the nearest to the usual; every size's outcome near enough. */
+function throughSecond(item: Item, trial: SecondRunTrial): Outcome[] {
+  if (item.kind === 'grain') return secondValues(item, 0, trial).map((value) => outcome(item, 0, value));
+  if (item.fixedCm !== undefined) {
+    const size = item.fixedCm;
+    return secondValues(item, size, trial).map((value) => outcome(item, size, value));
+  }
+  return bySize(item, trial).map(best);
+}
+
+/** Outcomes of every size on the grid, for every length. A size is only said to be right where it is so with room to spare. */
+function bySize(item: Item, trial: SecondRunTrial): Outcome[][] {
+  const asked = ASKED.map((share) => secondValues(item, share * item.usualCm, trial).map((value) => Math.log(value)));
+  const [from, to] = textureWindow(item.id, item.wanted);
+  return SECOND_MINUTES.map((_, length) =>
+    SIZES.map((share) => {
+      const i = Math.min(ASKED.length - 2, Math.max(0, ASKED.findIndex((node) => node >= share) - 1));
+      const [low, high] = [ASKED[i] as number, ASKED[i + 1] as number];
+      const part = Math.log(share / low) / Math.log(high / low);
+      const value = Math.exp((asked[i]?.[length] as number) * (1 - part) + (asked[i + 1]?.[length] as number) * part);
+      const found = outcome(item, share * item.usualCm, value);
+      const onNode = ASKED.includes(share);
+      const safely = value >= from * (1 + BETWEEN_ERROR) && value < to * (1 - BETWEEN_ERROR);
+      return { ...found, met: onNode ? found.met : safely };
+    }),
+  );
+}
+
+/** All that is known of an item before it is placed. */
+interface Known {
+  readonly item: Item;
+  readonly start: Outcome;
+  readonly rest: Outcome;
+  /** By length of the second run; empty where there is none. */
+  readonly second: readonly Outcome[];
+  readonly simmer: { readonly minutes: number; readonly outcome: Outcome } | null;
+}
+
+function know(item: Item, pot: PotHistories): Known {
+  const usual = item.fixedCm ?? item.usualCm;
+  const minutes = simmerMinutes(item.kind, item.id, item.wanted, usual, pot.simmerC);
+  return {
+    item,
+    start: best(through(item, sizesOf(item, SIZES_FROM_START), pot.main)),
+    rest: best(through(item, sizesOf(item, SIZES_OFF_HEAT), pot.rest)),
+    second: pot.second ? throughSecond(item, pot.second) : [],
+    simmer:
+      minutes === null ? null : { minutes, outcome: outcome(item, usual, simmered(item, usual, minutes, pot.simmerC)) },
+  };
+}
+
+function simmered(item: Item, sizeCm: number, minutes: number, liquidC: number): number {
+  const history: Stretch[] = Array.from({ length: minutes }, () => ({
+    seconds: 60,
+    fromC: liquidC,
+    toC: liquidC,
+    phase: 'open',
+  }));
+  return item.kind === 'grain'
+    ? grainCookValue(history)
+    : ride(vegetableRider(item.id, sizeCm), history).meanCookValue();
+}
+
+/** One way of placing everything. */
+interface Solution {
+  readonly places: readonly Place[];
+  /** Index of the second run's length; null where there is none. */
+  readonly second: number | null;
+  readonly unmet: number;
+  readonly stages: number;
+  readonly minutes: number;
+  readonly stretch: number;
+}
+
+function outcomeAt(known: Known, place: Place, second: number | null): Outcome {
+  const { item } = known;
+  switch (place) {
+    case 'start':
+    case 'flavour-only':
+      return known.start;
+    case 'off-heat':
+      return known.rest;
+    case 'second-run':
+      return (second === null ? undefined : known.second[second]) ?? known.start;
+    case 'simmer':
+      return known.simmer?.outcome ?? known.start;
+    case 'folded-in': {
+      // Cooked apart until it is as it should be.
+      const middle =
+        item.kind === 'grain'
+          ? grainById(item.id).boilMinutes[1]
+          : (([from, to]) => (Number.isFinite(to) ? (from + to) / 2 : from))(textureWindow(item.id, item.wanted));
+      return outcome(item, item.fixedCm ?? item.usualCm, middle);
+    }
+  }
+}
+
+function score(known: readonly Known[], places: readonly Place[], second: number | null, pot: PotHistories): Solution {
+  let unmet = 0;
+  let stretch = 0;
+  let simmer = 0;
+  known.forEach((one, i) => {
+    const place = places[i] as Place;
+    const found = outcomeAt(one, place, second);
+    if (!found.met && place !== 'flavour-only') unmet += 1;
+    stretch += found.stretch;
+    if (place === 'simmer') simmer = Math.max(simmer, one.simmer?.minutes ?? 0);
+  });
+  const hasSecond = places.includes('second-run');
+  const trial = pot.second;
+  return {
+    places,
+    second: hasSecond ? second : null,
+    unmet,
+    stages: Number(hasSecond) + Number(places.includes('simmer')) + (places.includes('folded-in') ? FOLDED_STAGES : 0),
+    minutes:
+      (hasSecond && trial && second !== null
+        ? trial.reheatMinutes + (SECOND_MINUTES[second] ?? 0) + (trial.releaseMinutes[second] ?? 0)
+        : 0) + (simmer > 0 ? simmer + pot.backToBoilMinutes : 0),
+    stretch,
+  };
+}
+
+/** Fewer textures missed, then fewer stages, then sooner on the table, then cut nearer the usual. */
+function better(a: Solution, b: Solution): boolean {
+  if (a.unmet !== b.unmet) return a.unmet < b.unmet;
+  if (a.stages !== b.stages) return a.stages < b.stages;
+  // A minute is not worth an odd size.
+  const cost = (s: Solution): number => s.minutes + 4 * s.stretch;
+  return cost(a) < cost(b) - WITHIN;
+}
+
+/** Places an item that is not pinned may take, the cheapest first, given which stages there are. */
+function choose(known: Known, second: number | null, simmer: boolean, folded: boolean): Place {
+  const { item } = known;
+  if (item.pinned) return item.pinned;
+  if (known.start.met && !STRONG.has(item.id)) return 'start';
+  if (known.rest.met) return 'off-heat';
+  if (second !== null && known.second[second]?.met === true) return 'second-run';
+  if (simmer && known.simmer?.outcome.met === true) return 'simmer';
+  if (folded) return 'folded-in';
+  // Nothing will do: where it misses by least trouble.
+  if (second !== null && known.second.length > 0) return 'second-run';
+  if (simmer && known.simmer) return 'simmer';
+  return STRONG.has(item.id) ? 'off-heat' : 'start';
+}
+
+function solve(known: readonly Known[], pot: PotHistories): Solution {
+  const lengths: (number | null)[] = [null, ...(pot.second ? SECOND_MINUTES.map((_, i) => i) : [])];
+  let found: Solution | null = null;
+  for (const second of lengths) {
+    for (const simmer of [false, true]) {
+      for (const folded of [false, true]) {
+        const places = known.map((one) => choose(one, second, simmer, folded));
+        const next = score(known, places, second, pot);
+        if (found === null || better(next, found)) found = next;
+      }
+    }
+  }
+  return found as Solution;
+}
+
+/** Places that make sense to compare with. */
+const COMPARED: readonly Place[] = ['start', 'second-run', 'off-heat'];
+/** Length of a second run to compare with where there is none, minutes. Common practice. */
+const USUAL_SECOND = SECOND_MINUTES.indexOf(3);
+
+function staged(known: Known, place: Place, second: number | null, pot: PotHistories): StagedItem {
+  const { item } = known;
+  const chosen = outcomeAt(known, place, second);
+  const trial = pot.second;
+  // What is told is what the pot was asked, not what lies between.
+  const here =
+    place === 'second-run' && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
+  const fixed = { ...item, fixedCm: here.sizeCm };
+  const elsewhere = COMPARED.filter((other) => other !== place && !(other === 'second-run' && !trial)).map((other) => {
+    const found =
+      other === 'start'
+        ? through(fixed, [here.sizeCm], pot.main)[0]
+        : other === 'off-heat'
+          ? through(fixed, [here.sizeCm], pot.rest)[0]
+          : trial
+            ? secondAt(fixed, here.sizeCm, trial, second ?? USUAL_SECOND)
+            : undefined;
+    return { place: other, texture: (found ?? here).texture };
+  });
+  return {
+    ...(item.kind === 'vegetable' ? { vegetable: item.id } : { grain: item.id }),
+    name: item.kind === 'vegetable' ? vegetableById(item.id).name : grainById(item.id).name,
+    grams: item.grams,
+    wanted: item.wanted,
+    place,
+    pinned: item.pinned !== null,
+    sizeCm: here.sizeCm,
+    suggestedSizeCm: suggestion(item, here, place, second, pot),
+    cookValue: here.cookValue,
+    texture: here.texture,
+    met: here.met || place === 'flavour-only',
+    minutesBeforeEnd: place === 'simmer' ? (known.simmer?.minutes ?? null) : null,
+    elsewhere,
+    note: item.kind === 'vegetable' ? vegetableById(item.id).note : grainById(item.id).note,
+  };
+}
+
+/** The size that would be right here, where the cook's own is not, or where the solver's differs from the usual. */
+function suggestion(item: Item, here: Outcome, place: Place, second: number | null, pot: PotHistories): number | null {
+  if (item.kind === 'grain' || place === 'flavour-only' || place === 'folded-in' || place === 'simmer') return null;
+  if (item.fixedCm === undefined) return here.met && here.stretch > 0.12 ? here.sizeCm : null;
+  if (here.met) return null;
+  const sizes = SIZES.map((share) => share * item.usualCm);
+  const outcomes =
+    place === 'second-run'
+      ? pot.second && second !== null
+        ? (bySize(item, pot.second)[second] ?? [])
+        : []
+      : through(item, sizes, place === 'off-heat' ? pot.rest : pot.main);
+  const found = outcomes.filter(({ met }) => met).sort((a, b) => a.stretch - b.stretch)[0];
+  return found?.sizeCm ?? null;
+}
+
+const ORDER: readonly Place[] = ['start', 'flavour-only', 'second-run', 'simmer', 'off-heat', 'folded-in'];
+
+/**
+ * Finds the plan with the fewest openings that meets every texture: on top from the start, one second pressure run, an
+ * open simmer, off the heat, folded in. Vegetables whose size is free are cut so that what shares a run is right
+ * together. What the cook has pinned stays, and is told what it will be like.
+ *
+ * @param plan vegetables with their textures, grains, and what is pinned
+ * @param pot its histories, one temperature for all that is in it
+ * @returns stages in order; a texture it says is met is met
+ * Accuracy: sizes on a grid of eleven from half to twice the usual; lengths of the second run on {@link SECOND_MINUTES}.
+ */
+export function stageVegetables(plan: Pick<Plan, 'vegetables' | 'grains'>, pot: PotHistories): Staging {
+  const known = itemsOf(plan).map((item) => know(item, pot));
+  if (known.length === 0) return { stages: [], openings: 1, allMet: true };
+  const solution = solve(known, pot);
+  const items = known.map((one, i) => staged(one, solution.places[i] as Place, solution.second, pot));
+  const stages = ORDER.flatMap((place): Stage[] => {
+    const here = items.filter((item) => item.place === place);
+    if (here.length === 0) return [];
+    const second = place === 'second-run' && pot.second && solution.second !== null;
+    return [
+      {
+        place,
+        minutes: second
+          ? (SECOND_MINUTES[solution.second ?? 0] ?? 0)
+          : place === 'simmer'
+            ? Math.max(...here.map(({ minutesBeforeEnd }) => minutesBeforeEnd ?? 0))
+            : 0,
+        reheatMinutes: second ? pot.second.reheatMinutes : place === 'simmer' ? pot.backToBoilMinutes : 0,
+        releaseMinutes: second ? (pot.second.releaseMinutes[solution.second ?? 0] ?? 0) : 0,
+        release: second ? 'quick' : null,
+        items: here,
+      },
+    ];
+  });
+  return {
+    stages,
+    openings: solution.places.includes('second-run') ? 2 : 1,
+    allMet: items.every(({ met }) => met),
+  };
+}
