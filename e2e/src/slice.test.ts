@@ -235,7 +235,7 @@ describe('every room', () => {
   const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
   const rooms = ['/', '/bench', '/times', '/cookers', '/rescue', '/rescue/burn', '/settings', '/nowhere'];
   /** The bench is looked at with every station open in turn. */
-  const stations = ['Sear', 'Pot and liquid', 'Letting down'];
+  const stations = ['Sear', 'Pot and liquid', 'Vegetables and grains', 'Letting down', 'Sauce and plate'];
 
   test.each([
     ['day', 1280],

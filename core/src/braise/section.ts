@@ -7,7 +7,7 @@ import { layBatch } from '../stations/batch-layout';
 import type { Forecast } from './forecast-document';
 
 /** The moments the pot is cut open at. */
-export const SECTION_STAGES = ['sear', 'deglaze', 'lid-on', 'opened'] as const;
+export const SECTION_STAGES = ['sear', 'deglaze', 'lid-on', 'second-run', 'opened'] as const;
 export type SectionStage = (typeof SECTION_STAGES)[number];
 
 /** The pot cut open at one moment, in cm from the middle of its base. */
@@ -40,6 +40,46 @@ const STICKS: Readonly<Record<Sticking, string>> = {
   fond: 'the brown layer of the sear on the base',
   'sugar-crust': 'burnt sugar on the base',
 };
+
+type Common = Omit<Section, 'stage' | 'title' | 'liquidCm' | 'freeMl' | 'sticking' | 'baseC' | 'text'>;
+
+/** Between the two runs: vegetables in, and the meat out or in. */
+function secondSection(
+  f: Forecast,
+  plan: Forecast['plan'],
+  common: Common,
+  cut: NonNullable<Section['piece']>,
+  area: number,
+  print: Printer,
+): Section[] {
+  const run = f.stages.find(({ place }) => place === 'second-run');
+  if (!run) return [];
+  const grams = run.items.reduce((sum, item) => sum + item.grams, 0);
+  const inside = plan.meatInSecondRun === 'in';
+  const meatMl = inside ? f.yield.cookedGrams[1] + f.yield.boneGrams : 0;
+  const freeMl = f.liquid.freeAtReheatMl ?? f.liquid.freeAtEndMl;
+  const solids = grams + meatMl;
+  const bedMl = grams / 0.6 + meatMl / 0.8;
+  const liquidCm = freeMl < bedMl - solids ? freeMl / area / 0.4 : (freeMl + solids) / area;
+  const bedCm = inside ? meatMl / 0.8 / area : 0;
+  const names = run.items.map(({ name }) => name.toLowerCase());
+  return [
+    {
+      ...common,
+      stage: 'second-run',
+      title: '2nd run',
+      liquidCm,
+      freeMl,
+      bedCm,
+      topCm: grams / 0.6 / area,
+      topWhat: names.join(', '),
+      piece: inside ? cut : null,
+      sticking: 'clean',
+      baseC: f.burn.run === 'second' ? f.burn.baseC : f.pot.workingC,
+      text: `Second run: ${names.join(', ')} with the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${Math.round(run.minutes)} min.`,
+    },
+  ];
+}
 
 /**
  * The pot cut open, stage by stage, to scale: for the drawing and for those who do not see it.
@@ -132,6 +172,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       baseC: f.burn.baseC,
       text: `Lid on: ${print.litres(f.fill.litres)}, ${over} the fill line; ${print.quantity('volume', f.liquid.freeAtStartMl)} of free liquid stand ${print.quantity('length', atLid.liquidCm)} high. At its worst the base is at ${print.quantity('temperature', f.burn.baseC)} against ${print.quantity('temperature', f.burn.cutoutC)}, with ${STICKS[f.burn.sticking]}.`,
     },
+    ...secondSection(f, plan, common, cut, area, print),
     {
       ...common,
       stage: 'opened',

@@ -21,6 +21,8 @@ export interface Alternative {
   readonly thicknessCm: number;
   readonly chance: Forecast['tenderness']['chance'];
   readonly coreC: number;
+  /** Vegetables and grains, and what each is like by this way. */
+  readonly textures: readonly { readonly name: string; readonly texture: string; readonly met: boolean }[];
   /** True for the plan as it is. */
   readonly chosen: boolean;
 }
@@ -43,6 +45,9 @@ function alternative(
     thicknessCm: other.piece.thicknessCm,
     chance: other.tenderness.chance,
     coreC: other.tenderness.coreC,
+    textures: other.stages.flatMap(({ items }) =>
+      items.map(({ name, texture, met }) => ({ name, texture: texture.replaceAll('-', ' '), met })),
+    ),
     chosen,
   };
 }

@@ -1,4 +1,6 @@
-import type { BODIES, THICKENERS } from '../plan/plan';
+/** What a sauce may be thickened with, and how much. */
+export const THICKENERS = ['none', 'cornstarch', 'potato-starch', 'arrowroot', 'tapioca', 'flour'] as const;
+export const BODIES = ['thin', 'light', 'coating', 'thick'] as const;
 
 export type Thickener = Exclude<(typeof THICKENERS)[number], 'none'>;
 export type Body = (typeof BODIES)[number];

@@ -1,4 +1,7 @@
 import { type Form } from '../larder/cuts';
+import { BODIES, THICKENERS } from '../larder/thickeners';
+
+export { BODIES, THICKENERS };
 
 /** What the meat should be like on the plate. */
 export const TARGETS = ['slices', 'fork', 'pulls'] as const;
@@ -31,8 +34,6 @@ export const PLACES = ['auto', 'start', 'second-run', 'simmer', 'off-heat', 'fol
 export const MEAT_IN_SECOND_RUN = ['out', 'in'] as const;
 export const RELEASES = ['natural', 'quick', 'natural-then-quick'] as const;
 export type ReleaseMethod = (typeof RELEASES)[number];
-export const THICKENERS = ['none', 'cornstarch', 'potato-starch', 'arrowroot', 'tapioca', 'flour'] as const;
-export const BODIES = ['thin', 'light', 'coating', 'thick'] as const;
 export const RESOURCES = ['board', 'hands', 'pot', 'side-burner'] as const;
 export type Resource = (typeof RESOURCES)[number];
 

@@ -62,7 +62,8 @@ function refill(
     const fromC = pot.temperatureC;
     const off = { watts: 0, lid: 'off', valve: 'open', regulated: true } as const;
     const step = pot.step(off, Math.min(60, (end - pot.minutes) * 60));
-    follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
+    // Standing open with the heat off it only cools: for the line that is not a sauté.
+    follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: 'release' }, pot);
   }
   if (coldJPerK > 0) pot.pour(0, pot.build.roomC, coldJPerK);
   return { pot, out };

@@ -96,6 +96,9 @@ export function demoPlans(now: string): Plan[] {
       deglaze: { liquid: 'cider', ml: 150, scraped: true },
       liquids: [{ liquid: 'stock', ml: 400, temperatureC: 20 }],
       additions: [{ ingredient: 'quince-paste', grams: 80, when: 'on-top' }],
+      vegetables: [{ vegetable: 'turnip', grams: 450, texture: 'tender', place: 'auto' }],
+      grains: [{ grain: 'freekeh', grams: 120, place: 'auto' }],
+      finish: { ...neck.finish, thickener: 'potato-starch', body: 'coating', sauceMl: 400 },
       aromatics: [
         { ingredient: 'onion', grams: 200 },
         { ingredient: 'garlic', grams: 8 },

@@ -1,6 +1,6 @@
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import type { BraiseRecord } from '@hervir/contract';
-import { printDuration } from '@hervir/core';
+import { printDuration, type Forecast } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Collapse } from 'antd';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
@@ -22,16 +22,27 @@ import { MeatStation } from './meat-station';
 import { PotStation } from './pot-station';
 import { ReleaseStation } from './release-station';
 import { ReasonsPanel } from './reasons-panel';
+import { SauceStation } from './sauce-station';
 import { SaveNote } from './save-note';
 import { SearStation } from './sear-station';
 import { BenchSentence } from './sentence';
+import { StageBoard } from './stage-board';
 import { MARKS, stationHeads } from './station-heads';
 import { useFaults } from './use-faults';
+import { VegetablesStation } from './vegetables-station';
 
 /** px; with an alert above it the line makes room, so that the section stays in sight. */
 const LINE_HEIGHT = 288;
 const LINE_HEIGHT_UNDER_ALERT = 220;
+const LINE_HEIGHT_WITH_STAGES = 272;
 const SECTION_HEIGHT = 228;
+const SECTION_HEIGHT_WITH_STAGES = 236;
+
+/** The line gives way to what must be seen below it. */
+function lineHeight(forecast: Forecast): number {
+  if (alertsOf(forecast).length > 0) return LINE_HEIGHT_UNDER_ALERT;
+  return forecast.stages.length > 0 ? LINE_HEIGHT_WITH_STAGES : LINE_HEIGHT;
+}
 
 /** The bench without a plan named: the one last open, or a word on how to get one. */
 export function BenchDoor(): ReactNode {
@@ -149,9 +160,9 @@ function OpenBench(): ReactNode {
     meat: <MeatStation {...props} forecast={forecast} />,
     sear: <SearStation {...props} forecast={forecast} />,
     pot: <PotStation {...props} forecast={forecast} />,
-    vegetables: <p className="dim">Coming at its station.</p>,
+    vegetables: <VegetablesStation {...props} forecast={forecast} />,
     release: <ReleaseStation {...props} alternatives={alternatives} />,
-    sauce: <p className="dim">Coming at its station.</p>,
+    sauce: <SauceStation {...props} forecast={forecast} />,
   };
 
   return (
@@ -221,7 +232,7 @@ function OpenBench(): ReactNode {
               <Line
                 forecast={forecast}
                 minutes={shown?.pressureMinutes ?? forecast.pressureMinutes}
-                height={forecast && alertsOf(forecast).length > 0 ? LINE_HEIGHT_UNDER_ALERT : LINE_HEIGHT}
+                height={lineHeight(forecast)}
                 showCore={showCore}
                 onDrag={drag}
                 onDrop={(minutes) => {
@@ -234,9 +245,14 @@ function OpenBench(): ReactNode {
             )}
           </section>
           {forecast && (
-            <div className="bench-below">
+            <div className={forecast.stages.length > 0 ? 'bench-below staged' : 'bench-below'}>
               <section className="vessel panel" aria-label="The pot cut open">
-                <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={setStation} />
+                <SectionDrawing
+                  forecast={forecast}
+                  height={forecast.stages.length > 0 ? SECTION_HEIGHT_WITH_STAGES : SECTION_HEIGHT}
+                  onStation={setStation}
+                  beside={<StageBoard forecast={forecast} edit={edit} />}
+                />
               </section>
               <ReasonsPanel plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />
             </div>

@@ -339,6 +339,8 @@ const STAGE_NAMES: Readonly<Record<LedgerEntry['stage'], string>> = {
   pressure: 'Under pressure',
   release: 'Letting down',
   opened: 'Opened',
+  second: 'Second run',
+  simmer: 'Open',
 };
 
 /** Every millilitre, from the first splash to the open pot. */

@@ -1,6 +1,6 @@
-import { LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
+import { inTen, LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
 import { InputNumber } from 'antd';
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import type { Alternatives } from '../workers/reckoning.worker';
 import type { FaultAt } from './use-faults';
@@ -71,19 +71,24 @@ function Trade({ ways }: { readonly ways: readonly Alternative[] }): ReactNode {
           const method = way.release?.method ?? 'natural';
           const later = Math.round(way.laterMinutes);
           return (
-            <tr key={method} aria-current={way.chosen}>
-              <th scope="row">
-                {WAYS[method].label}
-                <small>{WAYS[method].gives}</small>
-              </th>
-              <td className="figure">{way.pressureMinutes}</td>
-              <td className="figure">{Math.max(1, Math.round(way.releaseMinutes))}</td>
-              <td>
-                {way.chosen || later === 0
-                  ? printDuration(way.totalMinutes)
-                  : `${Math.abs(later)} min ${later > 0 ? 'later' : 'sooner'}`}
-              </td>
-            </tr>
+            <Fragment key={method}>
+              <tr aria-current={way.chosen}>
+                <th scope="row">{WAYS[method].label}</th>
+                <td className="figure">{way.pressureMinutes}</td>
+                <td className="figure">{Math.max(1, Math.round(way.releaseMinutes))}</td>
+                <td>
+                  {way.chosen || later === 0
+                    ? printDuration(way.totalMinutes)
+                    : `${Math.abs(later)} min ${later > 0 ? 'later' : 'sooner'}`}
+                </td>
+              </tr>
+              <tr className="detail" aria-current={way.chosen}>
+                <td colSpan={4}>
+                  {WAYS[method].gives}; the meat {inTen(way.chance.at)} at it, {inTen(way.chance.past)} past
+                  {way.textures.map(({ name, texture, met }) => `; ${name.toLowerCase()} ${texture}${met ? '' : ' ■'}`)}
+                </td>
+              </tr>
+            </Fragment>
           );
         })}
       </tbody>

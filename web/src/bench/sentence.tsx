@@ -5,6 +5,12 @@ import { TimeInput } from '../shared/time-input';
 import { Why } from '../shared/why';
 import { clockTime, counted, wallClockOn } from '../shared/words';
 
+/** "carrot, turnip and freekeh"; more than three are counted. */
+function listed(names: readonly string[]): string {
+  if (names.length > 3) return `${names.length} things`;
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+}
+
 interface Props {
   readonly forecast: Forecast;
   readonly onServeAt: (serveAt: string) => void;
@@ -14,9 +20,10 @@ interface Props {
 /** The whole plan in one line, each figure pressable for its why. */
 export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
   const { clock, sear, pot, tenderness, reasons, plan } = forecast;
+  const again = forecast.stages.find(({ place }) => place === 'second-run' || place === 'simmer');
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
   return (
-    <p className="bench-sentence">
+    <p className={again ? 'bench-sentence long' : 'bench-sentence'}>
       {clock.startAt === null || clock.eatAt === null ? (
         <>
           <Why figure="startAt" reasons={reasons} tone="ember">
@@ -69,7 +76,19 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
       <Why figure="releaseMinutes" reasons={reasons} tone="steam">
         {Math.max(1, Math.round(pot.releaseMinutes))}
       </Why>{' '}
-      to let down, {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
+      to let down,{' '}
+      {again && (
+        <>
+          {again.place === 'simmer' ? 'then ' : `${listed(again.items.map(({ name }) => name.toLowerCase()))} in `}
+          <Why figure="secondRun" reasons={reasons} tone="steam">
+            {again.place === 'simmer'
+              ? `${again.minutes} minutes of open simmer`
+              : `a ${again.minutes}-minute second run`}
+          </Why>
+          ,{' '}
+        </>
+      )}
+      {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
       <Why figure="tenderness" reasons={reasons} tone="meat">
         {sure.charAt(0).toUpperCase() + sure.slice(1)}
       </Why>{' '}

@@ -49,7 +49,7 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
     },
     searHead(plan, forecast),
     potHead(plan, forecast, print),
-    { key: 'vegetables', title: 'Vegetables and grains', tone: 'none', verdict: '', summary: 'Coming at its station' },
+    vegetablesHead(plan, forecast, print),
     {
       key: 'release',
       title: 'Letting down',
@@ -62,9 +62,56 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
             ? 'Left alone until the pin falls'
             : `${plan.release.naturalMinutes} min left alone, then the valve`,
     },
-    { key: 'sauce', title: 'Sauce and plate', tone: 'none', verdict: '', summary: 'Coming at its station' },
+    sauceHead(plan, forecast, print),
   ];
 }
+
+function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
+  const base = { key: 'vegetables', title: 'Vegetables and grains' } as const;
+  const items = forecast?.stages.flatMap((stage) => stage.items) ?? [];
+  if (plan.vegetables.length + plan.grains.length === 0 || !forecast) {
+    return { ...base, tone: 'none', verdict: '', summary: 'None yet' };
+  }
+  const missed = items.filter(({ met }) => !met).length;
+  const names = items.map(({ name, grams }) => `${name.toLowerCase()} ${print('mass', grams)}`).join(', ');
+  return {
+    ...base,
+    tone: missed > 0 ? 'watch' : 'fits',
+    verdict:
+      missed > 0 ? `${missed} not as asked` : forecast.openings === 1 ? 'one opening' : `${forecast.openings} openings`,
+    summary: names,
+  };
+}
+
+function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
+  const base = { key: 'sauce', title: 'Sauce and plate' } as const;
+  if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
+  const { finish } = forecast;
+  const doing = finish.steps
+    .filter(({ id }) => id !== 'rest' && id !== 'season')
+    .map(({ id }) => FINISH_WORDS[id])
+    .filter((word) => word !== '');
+  return {
+    ...base,
+    tone: 'fits',
+    verdict: print('volume', finish.sauceMl),
+    summary: [...doing, `feeds ${plan.servings}`].join(', '),
+  };
+}
+
+const FINISH_WORDS: Readonly<Record<Forecast['finish']['steps'][number]['id'], string>> = {
+  'fish-out': 'fish out',
+  lift: '',
+  ladle: 'ladle out',
+  skim: 'skim',
+  strain: 'strain',
+  blend: 'blend',
+  reduce: 'reduce',
+  thicken: 'thicken',
+  after: 'stir in',
+  rest: '',
+  season: '',
+};
 
 const TROUBLE_WORDS = {
   steams: 'crowded',

@@ -4,6 +4,7 @@ import {
   PlanError,
   pressureMinutesLike,
   releaseAlternatives,
+  rescale,
   stillTough,
   timesRow,
   type Alternative,
@@ -12,6 +13,7 @@ import {
   type Method,
   type More,
   type Plan,
+  type Rescaled,
   type TimesCell,
   type TimesFor,
   type UnitSystem,
@@ -54,6 +56,11 @@ const reckoner = {
     }),
   minutesLike: (plan: Plan, method: Method, minutes: number): Answer<number> =>
     answer(() => pressureMinutesLike(plan, method, minutes)),
+  rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
+    answer(() => {
+      const { plan: next, changes } = rescale(forecast(plan, system), servings, system);
+      return { plan: next, changes };
+    }),
   stillTough: (plan: Plan, done: number, found: Grade): Answer<More | null> =>
     answer(() => stillTough(plan, done, found)),
   timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),

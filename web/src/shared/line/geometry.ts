@@ -81,9 +81,14 @@ function toneOf(task: ScheduledTask): Tone {
   if (task.resource === 'side-burner') return 'brass';
   switch (task.id) {
     case 'pressure':
+    case 'second-pressure':
       return 'steam';
     case 'heating':
     case 'release':
+    case 'second-heating':
+    case 'second-release':
+    case 'simmer-heating':
+    case 'simmer':
     case 'rest':
       return 'steam-soft';
     default:
@@ -103,8 +108,24 @@ const SHORT: Readonly<Record<string, string>> = {
   release: 'let down',
   open: 'open',
   rest: 'rest',
+  'second-load': 'fill',
+  'second-heating': 'heating',
+  'second-pressure': '2nd',
+  'second-release': 'vent',
+  'second-open': 'open',
+  'simmer-load': 'fill',
+  'simmer-heating': 'heating',
+  simmer: 'simmer',
   plate: 'plate',
 };
+
+/** Steps that follow on with one meaning have one short name. */
+function labelOf({ id, label }: ScheduledTask): string {
+  if (id.startsWith('sear-')) return 'sear';
+  if (id.startsWith('aromatics')) return 'aromatics';
+  if (id.startsWith('finish-')) return 'sauce';
+  return SHORT[id] ?? label;
+}
 
 interface Run {
   readonly task: ScheduledTask;
@@ -130,9 +151,9 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
     found.push({ task, lane, tone, label, title: task.label, start: task.startMinute, end });
   };
   for (const task of tasks) {
-    const label = task.id.startsWith('sear-') ? 'sear' : (SHORT[task.id] ?? task.label);
+    const label = labelOf(task);
     if (task.resource === 'pot') {
-      const sauteing = task.id.startsWith('sear-') || task.id === 'aromatics' || task.id === 'deglaze';
+      const sauteing = task.id.startsWith('sear-') || task.id.startsWith('aromatics') || task.id === 'deglaze';
       push(task, 'pot', toneOf(task), sauteing ? 'sauté' : label);
     } else {
       push(task, task.resource, toneOf(task), label);
@@ -230,10 +251,26 @@ export function lineGeometry(forecast: Forecast, { width, height, minutes, targe
     pins: [
       { x: x(heating + forecast.pot.minutesToPin), up: true },
       { x: x(pinDown), up: false },
+      ...secondPins(forecast, tasks).map((pin) => ({ ...pin, x: x(pin.minute) })),
     ],
     handle: { x: x(pressureEnd), from: x(pressure?.startMinute ?? pressureEnd) },
     pressureLabel: { x: x(pressure?.startMinute ?? 0) + 4, y: y(forecast.pot.workingC) - 8 },
   };
+}
+
+/** When the pin rises and falls again in a second run. */
+function secondPins(
+  forecast: Forecast,
+  tasks: ReadonlyMap<string, ScheduledTask>,
+): { readonly minute: number; readonly up: boolean }[] {
+  const heating = tasks.get('second-heating');
+  const release = tasks.get('second-release');
+  if (!heating || !release) return [];
+  const up = forecast.pot.curve.find((point) => point.minute >= heating.startMinute && point.gaugeKPa > 0);
+  return [
+    { minute: up?.minute ?? heating.startMinute + heating.minutes, up: true },
+    { minute: release.startMinute + release.minutes, up: false },
+  ];
 }
 
 /** Fits a label to a block: whole, or not at all, for half a word helps nobody. */

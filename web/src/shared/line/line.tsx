@@ -187,8 +187,8 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
             <text x={g.pressureLabel.x} y={g.pressureLabel.y} style={{ fill: 'var(--steam)', fontWeight: 600 }}>
               {`pot ${print('temperature', forecast.pot.workingC)}`}
             </text>
-            {g.pins.map((pin) => (
-              <g key={String(pin.up)}>
+            {g.pins.map((pin, i) => (
+              <g key={i}>
                 <line x1={pin.x} x2={pin.x} y1={g.top - 14} y2={g.base} stroke="var(--rim)" strokeDasharray="3 3" />
                 <circle
                   cx={pin.x}
@@ -199,12 +199,12 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
                   strokeWidth={1.5}
                 />
                 <text
-                  x={pin.x + (pin.up ? -8 : 8)}
+                  x={pin.x + (pin.up || g.pins.length > 2 ? -8 : 8)}
                   y={g.top - 12}
-                  textAnchor={pin.up ? 'end' : 'start'}
+                  textAnchor={pin.up || g.pins.length > 2 ? 'end' : 'start'}
                   style={{ fill: 'var(--rim)' }}
                 >
-                  {pin.up ? 'pin up' : 'pin down'}
+                  {i > 1 ? '' : pin.up ? 'pin up' : 'pin down'}
                 </text>
               </g>
             ))}

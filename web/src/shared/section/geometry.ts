@@ -34,7 +34,10 @@ export interface SectionGeometry {
 }
 
 /** Room for the words above and below the pot, and beside it, px. */
-const PADDING = { top: 34, bottom: 42, left: 16, right: 108 };
+const PADDING = { top: 34, bottom: 42, left: 14, right: 74 };
+/** Narrower than this the two temperatures stand below each other, px. */
+export const NARROW = 300;
+const SECOND_LINE = 16;
 /** Labels keep this far apart, px. */
 const LABEL_GAP = 17;
 const GAP_CM = 0.35;
@@ -92,10 +95,11 @@ export function sectionGeometry(
   section: Section,
   box: { readonly width: number; readonly height: number },
 ): SectionGeometry {
-  const high = box.height - PADDING.top - PADDING.bottom;
+  const below = PADDING.bottom + (box.width < NARROW ? SECOND_LINE : 0);
+  const high = box.height - PADDING.top - below;
   const wide = box.width - PADDING.left - PADDING.right;
   const scale = Math.max(1, Math.min(high / section.heightCm, wide / section.diameterCm));
-  const floor = box.height - PADDING.bottom;
+  const floor = box.height - below;
   const up = scaleLinear([0, section.heightCm], [floor, floor - section.heightCm * scale]);
   const width = section.diameterCm * scale;
   const left = PADDING.left + Math.max(0, wide - width) / 2;

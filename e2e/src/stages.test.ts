@@ -1,0 +1,117 @@
+import { rmSync } from 'node:fs';
+import type { Browser } from 'puppeteer-core';
+import { openBrowser, Person, serve, type Server } from './browser';
+
+jest.setTimeout(180_000);
+
+let server: Server;
+let browser: Browser;
+let closeBrowser: () => Promise<void>;
+
+beforeAll(async () => {
+  server = await serve();
+  const opened = await openBrowser();
+  ({ browser } = opened);
+  closeBrowser = () => opened.close();
+});
+afterAll(async () => {
+  await closeBrowser();
+  await server.kill();
+  rmSync(server.folder, { recursive: true, force: true });
+});
+
+/** A whole goat leg with three vegetables and freekeh, kept through the interface's own server and opened on the bench. */
+async function opensTheLeg(): Promise<Person> {
+  const id = crypto.randomUUID();
+  const vegetables = ['carrot', 'turnip', 'cabbage'].map((vegetable) => ({ vegetable, grams: 400, texture: 'tender' }));
+  const plan = {
+    format: 'hervir/braise',
+    version: 1,
+    name: 'Leg of goat for walkers',
+    target: 'fork',
+    servings: 6,
+    meat: { cut: 'goat-leg', form: 'whole', grams: 1800 },
+    kitchen: { altitudeM: 1480, roomC: 19 },
+    vegetables,
+    grains: [{ grain: 'freekeh', grams: 120 }],
+    finish: { thickener: 'potato-starch', body: 'coating', sauceMl: 400 },
+  };
+  const kept = await fetch(`${server.address}/api/braises`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ id, plan }),
+  });
+  expect(kept.status).toBe(201);
+  const person = await Person.at(browser, server.address);
+  await person.goes(`/bench/${id}`);
+  await person.finds('slider', 'Minutes under pressure');
+  await person.reads('2 openings');
+  return person;
+}
+
+describe('vegetables in stages', () => {
+  test('a whole leg, three vegetables and freekeh: one second run, every texture met; carrots dragged to the start go into the sauce', async () => {
+    const person = await opensTheLeg();
+    await person.reads(/a \d-minute second run/);
+    for (const name of ['Carrot', 'Turnip', 'Cabbage quarters']) {
+      await person.finds('button', new RegExp(`^${name}, Second run: tender\\. `));
+    }
+    await person.finds('button', /^Cracked freekeh, Second run: cooked/);
+
+    const chip = await (await person.finds('button', /^Carrot, Second run/)).boundingBox();
+    const start = await (
+      await person.page.waitForSelector('::-p-xpath(//*[@class="stage-name"][text()="Start"])')
+    )?.boundingBox();
+    if (!chip || !start) throw new Error('the stages are not drawn');
+    await person.page.mouse.move(chip.x + chip.width / 2, chip.y + chip.height / 2);
+    await person.page.mouse.down();
+    for (let i = 1; i <= 10; i += 1) {
+      const part = i / 10;
+      await person.page.mouse.move(
+        chip.x + chip.width / 2 + (start.x + 60 - chip.x - chip.width / 2) * part,
+        chip.y + chip.height / 2 + (start.y + start.height / 2 - chip.y - chip.height / 2) * part,
+      );
+    }
+    await person.page.mouse.up();
+    await person.finds('button', /^Carrot, From the start: into the sauce, not as asked/);
+    await person.reads('1 not as asked');
+    await person.presses('button', 'Undo');
+    await person.finds('button', /^Carrot, Second run: tender/);
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+  });
+
+  test('by keyboard: an arrow moves a vegetable on, and the consequence is told at its station', async () => {
+    const person = await opensTheLeg();
+    await (await person.finds('button', /^Turnip, Second run/)).focus();
+    await person.page.keyboard.press('ArrowLeft');
+    await person.finds('button', /^Turnip, From the start: into the sauce/);
+    await person.opens('Vegetables and grains');
+    await person.reads('From the start: into the sauce');
+    await person.reads(/Elsewhere: second run tender/);
+    await person.picks('Place of turnip', 'second run');
+    await person.finds('button', /^Turnip, Second run: tender/);
+    await person.leaves();
+  });
+
+  test('the sauce is told in grams and millilitres, or in the spoons and cups the cook has set', async () => {
+    const person = await opensTheLeg();
+    await person.opens('Sauce and plate');
+    await person.reads(/Stir \d+ g of potato starch \(.* tbsp\) into \d+ ml of cold water/);
+    await person.presses('button', 'g · cm · °C: change to pounds and inches');
+    await person.reads(/Stir [\d½]+ tbsp of potato starch into [\d½¼⅓ ]+(tbsp|tsp|cup) of cold water/);
+    await person.presses('button', 'lb · in · °F: change to grams and centimetres');
+    await person.reads(/Stir \d+ g of potato starch/);
+    await person.leaves();
+  });
+
+  test('for other numbers of people it says what changes before it is taken', async () => {
+    const person = await opensTheLeg();
+    await person.opens('Sauce and plate');
+    await person.writes('spinbutton', 'For', '9');
+    await person.reads(/Minutes under pressure: \d+ becomes \d+; the piece is [\d.]+ cm thick/);
+    await person.presses('button', 'Make it for 9');
+    await person.reads('2.7 kg of goat leg');
+    await person.leaves();
+  });
+});

@@ -1,0 +1,173 @@
+import { BODIES, LIMITS, THICKENER_KINDS, type Forecast, type Plan, type Rescaled } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Checkbox, InputNumber, Select } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Field } from '../shared/field';
+import { QuantityInput } from '../shared/quantity-input';
+import { useUnits } from '../shared/use-units';
+import { reckoner } from '../workers/reckoner';
+import type { Answer } from '../workers/reckoning.worker';
+import type { Edit } from './remedies';
+import type { FaultAt } from './use-faults';
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
+  readonly faultAt: FaultAt;
+}
+
+const THICKENERS = [
+  { value: 'none' as const, label: 'Nothing' },
+  ...THICKENER_KINDS.map(({ id, name }) => ({ value: id, label: name })),
+];
+const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: value }));
+
+/** Sixth station: how the sauce is finished, what comes onto the plate, for how many, and what is left. */
+export function SauceStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+  const { print } = useUnits();
+  const { finish } = plan;
+  const change = (part: Partial<Plan['finish']>): void =>
+    edit((before) => ({ ...before, finish: { ...before.finish, ...part } }));
+  return (
+    <div className="fields">
+      <Field label="Thicken" fault={faultAt('finish.thickener')}>
+        {(id) => (
+          <div className="pair">
+            <Select
+              id={id}
+              value={finish.thickener}
+              options={THICKENERS}
+              onChange={(thickener) => change({ thickener })}
+            />
+            {finish.thickener !== 'none' && (
+              <Select
+                aria-label="Body"
+                value={finish.body}
+                options={BODY_OPTIONS}
+                onChange={(body) => change({ body })}
+              />
+            )}
+          </div>
+        )}
+      </Field>
+      <Field label="Sauce" fault={faultAt('finish.sauceMl')} note="Empty: all there is. Less: ladled out and reduced.">
+        {(id) => (
+          <QuantityInput
+            id={id}
+            label="Sauce"
+            kind="volume"
+            value={finish.sauceMl ?? undefined}
+            range={LIMITS.liquidMl}
+            derived={forecast?.liquid.freeAtEndMl ?? 0}
+            onChange={(sauceMl) => change({ sauceMl: sauceMl ?? null })}
+          />
+        )}
+      </Field>
+      <div className="field-rest">
+        <Checkbox checked={finish.skim} onChange={(event) => change({ skim: event.target.checked })}>
+          skimmed
+        </Checkbox>
+        <Checkbox checked={finish.strain} onChange={(event) => change({ strain: event.target.checked })}>
+          strained
+        </Checkbox>
+        <Checkbox checked={finish.blend} onChange={(event) => change({ blend: event.target.checked })}>
+          blended
+        </Checkbox>
+      </div>
+      <Field label="Rest">
+        {(id) => (
+          <InputNumber
+            id={id}
+            style={{ width: '100%' }}
+            min={LIMITS.restMinutes.min}
+            max={LIMITS.restMinutes.max}
+            suffix="min"
+            value={finish.restMinutes}
+            onChange={(restMinutes) => restMinutes !== null && change({ restMinutes })}
+          />
+        )}
+      </Field>
+      {forecast && (
+        <section aria-label="The finish" className="prep">
+          <h3>To finish</h3>
+          <ol>
+            {forecast.finish.steps.map(({ id, text }) => (
+              <li key={id + text}>{text}</li>
+            ))}
+          </ol>
+          <h3>On the plate</h3>
+          <p>{forecast.finish.platingText}</p>
+          <p className="dim">
+            {print('mass', forecast.yield.cookedGrams[0])} to {print('mass', forecast.yield.cookedGrams[1])} of cooked
+            meat, {Math.round(forecast.yield.portions)} servings at the usual amount.
+          </p>
+        </section>
+      )}
+      <Servings plan={plan} edit={edit} />
+      {forecast && (
+        <details className="fold">
+          <summary>What is left over</summary>
+          <ul className="leftovers">
+            {forecast.leftovers.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ul>
+          <p className="caution-source">
+            Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart; from memory. Your local food-safety
+            authority comes first.
+          </p>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** The whole plan for another number of people, with what that changes, before it is taken. */
+function Servings({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
+  const { system } = useUnits();
+  const [wanted, setWanted] = useState(plan.servings);
+  const scaled = useQuery({
+    queryKey: ['rescale', plan, wanted, system],
+    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => reckoner('beside').rescale(plan, wanted, system),
+    enabled: wanted !== plan.servings,
+    staleTime: Infinity,
+    gcTime: 0,
+  }).data;
+  return (
+    <>
+      <Field label="For">
+        {(id) => (
+          <InputNumber
+            id={id}
+            style={{ width: '100%' }}
+            min={LIMITS.servings.min}
+            max={LIMITS.servings.max}
+            precision={0}
+            suffix="people"
+            value={wanted}
+            onChange={(next) => next !== null && setWanted(next)}
+          />
+        )}
+      </Field>
+      {wanted !== plan.servings && scaled && (
+        <div className="trouble-note" role="status">
+          {scaled.ok ? (
+            <>
+              <ul className="reasons">
+                {scaled.value.changes.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+              <Button onClick={() => edit(() => scaled.value.plan)}>Make it for {wanted}</Button>
+            </>
+          ) : (
+            <p className="field-fault">
+              {scaled.problem}; allowed: {scaled.allowed}
+            </p>
+          )}
+        </div>
+      )}
+    </>
+  );
+}
