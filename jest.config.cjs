@@ -24,6 +24,7 @@ const project = (name, extra = {}) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '^.+\\.[cm]?[jt]s$': swc() },
   ...extra,
+  setupFiles: [`${__dirname}/scripts/seed.cjs`, ...(extra.setupFiles ?? [])],
 });
 
 module.exports = {

@@ -41,11 +41,47 @@ const views = [
   },
   { name: 'bench-night', path: bench, width: 1280, height: 800, colours: 'night' },
   { name: 'bench-phone', path: bench, width: 390, height: 844, colours: 'day' },
+  {
+    name: 'bench-burn',
+    path: bench,
+    width: 1280,
+    height: 800,
+    colours: 'day',
+    script: [
+      ['station', 'Pot and liquid'],
+      ['box', 'scraped clean'],
+    ],
+    after: 'Expect the burn error',
+  },
+  {
+    name: 'bench-stages',
+    path: bench,
+    width: 1280,
+    height: 800,
+    colours: 'day',
+    script: [['station', 'Vegetables and grains']],
+  },
+  {
+    name: 'bench-sauce',
+    path: bench,
+    width: 1280,
+    height: 800,
+    colours: 'day',
+    script: [['station', 'Sauce and plate']],
+  },
+  { name: 'rescue', path: `/rescue/burn?plan=${plans[0].id}`, width: 1280, height: 800, colours: 'day' },
   { name: 'times', path: '/times', width: 1280, height: 800, colours: 'day' },
   { name: 'cookers', path: '/cookers', width: 1280, height: 800, colours: 'day' },
   { name: 'settings', path: '/settings', width: 1280, height: 800, colours: 'day' },
 ];
-for (const { name, path, width, height, colours, press } of views) {
+/** What a hand does before the picture: opens a station by its title, or ticks a box by its words. */
+const HANDS = {
+  station: (page, title) =>
+    page.locator(`::-p-xpath(//*[contains(@class,"station-head")][.//*[text()="${title}"]])`).click(),
+  box: (page, words) =>
+    page.locator(`::-p-xpath(//label[contains(@class,"checkbox")][contains(.,"${words}")])`).click(),
+};
+for (const { name, path, width, height, colours, press, script = [], after } of views) {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width, height });
@@ -58,6 +94,8 @@ for (const { name, path, width, height, colours, press } of views) {
   await page.goto(address + path, { waitUntil: 'networkidle0' });
   await page.waitForFunction(() => !/Opening…|Reckoning|to reckon…/.test(document.body.innerText));
   if (press) await page.locator(press).click();
+  for (const [hand, what] of script) await HANDS[hand](page, what);
+  if (after) await page.waitForFunction((text) => document.body.innerText.includes(text), {}, after);
   await page.evaluate(() => document.fonts.ready);
   await new Promise((resolve) => setTimeout(resolve, 400));
   await page.screenshot({ path: join(folder, `${name}.png`) });

@@ -278,7 +278,8 @@ describe('every room', () => {
       await person.settles();
       await person.page.evaluate(axe);
       await check(room);
-      if (room !== '/bench') continue;
+      // Two of the four are enough for what is folded away: both colours, both widths.
+      if (room !== '/bench' || (colours === 'day') !== (width === 1280)) continue;
       for (const station of stations) {
         await person.opens(station);
         await check(`${room}, ${station}`);
