@@ -182,7 +182,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     foil: found.foil,
     finish: { ...finish, platingText: platingWords(plan) },
     yield: yieldOf(plan, meat.body.heatK(), meat.meanCookValue()),
-    leftovers: leftovers(plan.servings, print),
+    leftovers: leftovers(plan.servings, print, plan.serveAt),
     otherMethods: METHODS.map((method) => ({
       method,
       minutes: methodMinutes(plan, method, run.piece.meanCookValue()),

@@ -1,5 +1,6 @@
 import { ConductionBody } from '../physics/conduction/body';
 import type { Printer } from '../units/quantity';
+import { shiftIso } from '../units/time';
 
 /** Stew: mostly water, W/m K and m²/s. Choi and Okos for eight tenths of water. */
 const CONDUCTIVITY = 0.55;
@@ -59,6 +60,11 @@ export function coolStew(depthCm: number, bathMinutes: number): Cooling {
   return { minutesTo21, minutesTo5, inTime: minutesTo21 <= FIRST.minutes && minutesTo5 <= ALL.minutes };
 }
 
+/** Fridge 3 to 4 days, freezer 2 to 3 months: the nearer end. USDA FSIS cold storage chart; from memory. */
+const FRIDGE_DAYS = 3;
+const FREEZER_DAYS = 60;
+const DAY_MINUTES = 1440;
+
 /** Baths worth a cook's while, minutes. */
 const BATHS = [0, 15, 30, 45, 60];
 
@@ -69,6 +75,8 @@ export interface Leftovers {
   /** For a depth of 5 cm: minutes in an ice bath first; null where an hour is not enough. */
   readonly bathMinutes: number | null;
   readonly steps: readonly string[];
+  /** Days to eat it by, ISO 8601 with the dinner's offset; null where no dinner is set. */
+  readonly useBy: { readonly fridge: string; readonly freezer: string } | null;
 }
 
 const DEPTHS = [1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8];
@@ -87,15 +95,23 @@ function limits(): Pick<Leftovers, 'depthCm' | 'bathMinutes'> {
  *
  * @param portions left over or made ahead, for the freezer
  * @param print the cook's units
+ * @param servedAt ISO 8601, or null
  * @example leftovers(4, printerFor('metric')).steps.length // 4
  */
-export function leftovers(portions: number, print: Printer): Leftovers {
+export function leftovers(portions: number, print: Printer, servedAt: string | null = null): Leftovers {
   const { depthCm, bathMinutes } = limits();
   const cold = (celsius: number): string => print.quantity('temperature', celsius);
   const deep = (cm: number): string => print.quantity('length', cm);
   return {
     depthCm,
     bathMinutes,
+    useBy:
+      servedAt === null
+        ? null
+        : {
+            fridge: shiftIso(servedAt, FRIDGE_DAYS * DAY_MINUTES),
+            freezer: shiftIso(servedAt, FREEZER_DAYS * DAY_MINUTES),
+          },
     steps: [
       `Into shallow containers and the fridge within two hours${depthCm === null ? '' : `, not deeper than ${deep(depthCm)}`}.`,
       bathMinutes === null || bathMinutes === 0

@@ -186,6 +186,9 @@ describe('leftovers', () => {
 
   test('two hours, three to four days, two to three months, 74 °C are all said', () => {
     const said = leftovers(4, METRIC).steps.join(' ');
+    const { useBy } = leftovers(4, METRIC, '2027-01-17T19:00:00+01:00');
+    expect(useBy?.fridge).toBe('2027-01-20T19:00:00+01:00');
+    expect(leftovers(4, METRIC).useBy).toBeNull();
     for (const word of ['two hours', '3 to 4 days', '2 to 3 months', '74 °C']) expect(said).toContain(word);
   });
 });

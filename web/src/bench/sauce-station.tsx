@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
+import { longDay } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning.worker';
 import type { Edit } from './remedies';
@@ -113,6 +114,12 @@ export function SauceStation({ plan, forecast, edit, faultAt }: Props): ReactNod
               <li key={step}>{step}</li>
             ))}
           </ul>
+          {forecast.leftovers.useBy && (
+            <p>
+              Eat it from the fridge by <strong>{longDay(forecast.leftovers.useBy.fridge)}</strong>, from the freezer by{' '}
+              <strong>{longDay(forecast.leftovers.useBy.freezer)}</strong>.
+            </p>
+          )}
           <p className="caution-source">
             Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart; from memory. Your local food-safety
             authority comes first.

@@ -91,3 +91,8 @@ export function wallClockOn(day: string, time: string): string {
 export function inSentence(name: string): string {
   return name.replace(/^The /, 'the ');
 }
+
+/** "Wednesday, 20 January": for dates on labels. */
+export function longDay(iso: string): string {
+  return dayjs(iso.slice(0, 10)).format('dddd, D MMMM');
+}
