@@ -55,7 +55,7 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
   );
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
-  app.use(ownHostOnly(config), headers(), compression());
+  app.use(ownHostOnly(config), headers(), compression({ level: 9 }));
   app.useBodyParser('json', { limit: LARGEST_REQUEST });
   app.useGlobalFilters(new FaultFilter(await app.resolve(PinoLogger)));
   const document = openApi(app);

@@ -3,7 +3,7 @@ import type { BraiseRecord } from '@hervir/contract';
 import { printDuration, type Forecast } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Collapse } from 'antd';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { Refused, request } from '../api/client';
@@ -147,23 +147,74 @@ function OpenBench(): ReactNode {
   );
   const reckoning = useForecast(shown);
   const { forecast } = reckoning;
+  /** While the handle is dragged the sentence and the line go first; what is around them follows as time allows. */
+  const settled = useDeferredValue(forecast);
   const alternatives = useAlternatives(plan);
   const faultAt = useFaults(reckoning, save);
   const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
   const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);
-  const heads = plan ? stationHeads(plan, forecast, print, reckoning.fault?.path.startsWith('meat') ?? false) : [];
+  const faulty = reckoning.fault?.path.startsWith('meat') ?? false;
+  const heads = useMemo(() => (plan ? stationHeads(plan, settled, print, faulty) : []), [plan, settled, print, faulty]);
   useBenchKeys((index) => setStation(heads[index]?.key ?? station), settings?.letterKeys ?? true);
+  const body = useMemo(() => {
+    if (plan === null) return null;
+    const props = { plan, edit, faultAt, forecast: settled };
+    const bodies: Readonly<Record<string, ReactNode>> = {
+      meat: <MeatStation {...props} />,
+      sear: <SearStation {...props} />,
+      pot: <PotStation {...props} />,
+      vegetables: <VegetablesStation {...props} />,
+      release: <ReleaseStation {...props} alternatives={alternatives} />,
+      sauce: <SauceStation {...props} />,
+    };
+    return bodies[station] ?? null;
+  }, [plan, edit, faultAt, settled, alternatives, station]);
+  const stations = useMemo(
+    () => (
+      <section className="vessel stations" aria-label="Stations">
+        <Collapse
+          ghost
+          // One at a time, but not its `accordion`: that one claims to be tabs, and holds what tabs must not.
+          activeKey={[station]}
+          onChange={(open) => setStation(open.find((key) => key !== station) ?? '')}
+          items={heads.map((head, i) => ({
+            key: head.key,
+            showArrow: false,
+            label: (
+              <span className="station-head">
+                <span className="number">{i + 1}</span>
+                <span className="title">{head.title}</span>
+                <span className={`verdict ${head.tone}`}>
+                  <span aria-hidden>{MARKS[head.tone]}</span> {head.verdict}
+                </span>
+                {station !== head.key && <span className="summary">{head.summary}</span>}
+              </span>
+            ),
+            children: station === head.key ? body : null,
+          }))}
+        />
+      </section>
+    ),
+    [heads, station, body],
+  );
+  const below = useMemo(
+    () =>
+      settled && plan ? (
+        <div className={settled.stages.length > 0 ? 'bench-below staged' : 'bench-below'}>
+          <section className="vessel panel" aria-label="The pot cut open">
+            <SectionDrawing
+              forecast={settled}
+              height={settled.stages.length > 0 ? SECTION_HEIGHT_WITH_STAGES : SECTION_HEIGHT}
+              onStation={setStation}
+              beside={<StageBoard forecast={settled} edit={edit} />}
+            />
+          </section>
+          <ReasonsPanel plan={plan} forecast={settled} alternatives={alternatives} edit={edit} />
+        </div>
+      ) : null,
+    [settled, plan, alternatives, edit],
+  );
   if (plan === null) return null;
-
-  const props = { plan, edit, faultAt };
-  const bodies: Readonly<Record<string, ReactNode>> = {
-    meat: <MeatStation {...props} forecast={forecast} />,
-    sear: <SearStation {...props} forecast={forecast} />,
-    pot: <PotStation {...props} forecast={forecast} />,
-    vegetables: <VegetablesStation {...props} forecast={forecast} />,
-    release: <ReleaseStation {...props} alternatives={alternatives} />,
-    sauce: <SauceStation {...props} forecast={forecast} />,
-  };
 
   return (
     <div className="bench">
@@ -191,29 +242,7 @@ function OpenBench(): ReactNode {
         </p>
       )}
       <div className="bench-grid">
-        <section className="vessel stations" aria-label="Stations">
-          <Collapse
-            ghost
-            // One at a time, but not its `accordion`: that one claims to be tabs, and holds what tabs must not.
-            activeKey={[station]}
-            onChange={(open) => setStation(open.find((key) => key !== station) ?? '')}
-            items={heads.map((head, i) => ({
-              key: head.key,
-              showArrow: false,
-              label: (
-                <span className="station-head">
-                  <span className="number">{i + 1}</span>
-                  <span className="title">{head.title}</span>
-                  <span className={`verdict ${head.tone}`}>
-                    <span aria-hidden>{MARKS[head.tone]}</span> {head.verdict}
-                  </span>
-                  {station !== head.key && <span className="summary">{head.summary}</span>}
-                </span>
-              ),
-              children: bodies[head.key],
-            }))}
-          />
-        </section>
+        {stations}
         <div className="bench-right">
           <section className="vessel panel" aria-label="The line">
             <div className="panel-head">
@@ -244,19 +273,7 @@ function OpenBench(): ReactNode {
               />
             )}
           </section>
-          {forecast && (
-            <div className={forecast.stages.length > 0 ? 'bench-below staged' : 'bench-below'}>
-              <section className="vessel panel" aria-label="The pot cut open">
-                <SectionDrawing
-                  forecast={forecast}
-                  height={forecast.stages.length > 0 ? SECTION_HEIGHT_WITH_STAGES : SECTION_HEIGHT}
-                  onStation={setStation}
-                  beside={<StageBoard forecast={forecast} edit={edit} />}
-                />
-              </section>
-              <ReasonsPanel plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />
-            </div>
-          )}
+          {below}
         </div>
       </div>
     </div>

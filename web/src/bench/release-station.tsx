@@ -1,4 +1,12 @@
-import { inTen, LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
+import {
+  inTen,
+  LIMITS,
+  printDuration,
+  type Alternative,
+  type Forecast,
+  type Plan,
+  type ReleaseMethod,
+} from '@hervir/core';
 import { InputNumber } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
@@ -16,6 +24,7 @@ interface Props {
   readonly edit: (change: (plan: Plan) => Plan) => void;
   readonly faultAt: FaultAt;
   readonly alternatives: Alternatives | null;
+  readonly forecast: Forecast | null;
 }
 
 /** Fifth station: how the pressure comes down, and the same tenderness by each way side by side. */

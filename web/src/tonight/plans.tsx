@@ -1,9 +1,8 @@
-import { CopyOutlined, DeleteOutlined, EditOutlined, MoreOutlined } from '@ant-design/icons';
 import type { BraiseRecord, BraiseSummary } from '@hervir/contract';
 import { cutById, cutTitle } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
-import { App, Button, Dropdown, Input, Modal } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { App, Button, Input, Modal } from 'antd';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
 import { keys, useBraises, usePlanActions } from '../api/queries';
@@ -11,6 +10,10 @@ import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
+import { MoreButton } from './more-button';
+
+/** Not in the first load: the menu comes when it is asked for. */
+const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: module.PlanMenu })));
 
 /** The kept plans: what is next, and the rest. */
 export function Plans({ now }: { readonly now: Date }): ReactNode {
@@ -96,6 +99,7 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
   const { print } = useUnits();
   const actions = usePlanActions();
   const { message } = App.useApp();
+  const [menuAsked, setMenuAsked] = useState(false);
   const sorry = (error: unknown): void => void message.error(error instanceof Error ? error.message : String(error));
 
   const remove = async (): Promise<void> => {
@@ -135,28 +139,18 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
           </span>
         </span>
       </Link>
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: [
-            { key: 'rename', icon: <EditOutlined />, label: 'Rename', onClick: () => onRename(plan) },
-            {
-              key: 'copy',
-              icon: <CopyOutlined />,
-              label: 'Copy',
-              onClick: () => void actions.copy(plan.id).catch(sorry),
-            },
-            { key: 'delete', icon: <DeleteOutlined />, label: 'Delete', onClick: () => void remove().catch(sorry) },
-          ],
-        }}
-      >
-        <Button
-          type="text"
-          icon={<MoreOutlined />}
-          aria-label={`More for ${plan.name}`}
-          style={{ height: 'auto', width: 44 }}
-        />
-      </Dropdown>
+      {menuAsked ? (
+        <Suspense fallback={<MoreButton name={plan.name} />}>
+          <PlanMenu
+            name={plan.name}
+            onRename={() => onRename(plan)}
+            onCopy={() => void actions.copy(plan.id).catch(sorry)}
+            onDelete={() => void remove().catch(sorry)}
+          />
+        </Suspense>
+      ) : (
+        <MoreButton name={plan.name} aria-haspopup="menu" onClick={() => setMenuAsked(true)} />
+      )}
     </li>
   );
 }

@@ -1,7 +1,7 @@
 import { cutById, inTen, LIMITS, shiftIso, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast } from '@hervir/core';
-import { Button, Drawer, Select, Spin } from 'antd';
+import { Button, Select, Spin } from 'antd';
 import dayjs from 'dayjs';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useCookers, useCreateBraise, useSettings } from '../api/queries';
 import { QuantityInput } from '../shared/quantity-input';
@@ -13,6 +13,9 @@ import { Plans } from './plans';
 import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
 
+/** Not in the first load: nobody asks why before there is an answer. */
+const WhyDrawer = lazy(() => import('./why-drawer').then((module) => ({ default: module.WhyDrawer })));
+
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
 export function Tonight(): ReactNode {
   const now = useNow();
@@ -23,6 +26,8 @@ export function Tonight(): ReactNode {
   const navigate = useNavigate();
   const create = useCreateBraise();
   const [whyShown, setWhyShown] = useState(false);
+  /** Once asked for it stays, so that it can close as it opened. */
+  const [whyAsked, setWhyAsked] = useState(false);
 
   const cooker = cookers?.find(({ id }) => id === asked.cookerId) ?? cookers?.[0];
   const plan = useMemo(
@@ -149,7 +154,13 @@ export function Tonight(): ReactNode {
           >
             Open on the bench
           </Button>
-          <Button onClick={() => setWhyShown(true)} disabled={forecast === null}>
+          <Button
+            onClick={() => {
+              setWhyShown(true);
+              setWhyAsked(true);
+            }}
+            disabled={forecast === null}
+          >
             Why these minutes
           </Button>
           {create.error && (
@@ -162,13 +173,11 @@ export function Tonight(): ReactNode {
 
       <Plans now={now} />
 
-      <Drawer title="Why these minutes" open={whyShown} onClose={() => setWhyShown(false)} size={420}>
-        <ul className="reasons">
-          {forecast?.reasons.map((reason) => (
-            <li key={reason.text}>{reason.text}</li>
-          ))}
-        </ul>
-      </Drawer>
+      {whyAsked && (
+        <Suspense fallback={null}>
+          <WhyDrawer open={whyShown} reasons={forecast?.reasons ?? []} onClose={() => setWhyShown(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,0 +1,32 @@
+import { CopyOutlined, DeleteOutlined, EditOutlined } from '@ant-design/icons';
+import { Dropdown } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { MoreButton } from './more-button';
+
+interface Props {
+  readonly name: string;
+  readonly onRename: () => void;
+  readonly onCopy: () => void;
+  readonly onDelete: () => void;
+}
+
+/** What can be done with a plan. It is fetched when first asked for, and so opens at once. */
+export function PlanMenu({ name, onRename, onCopy, onDelete }: Props): ReactNode {
+  const [open, setOpen] = useState(true);
+  return (
+    <Dropdown
+      open={open}
+      onOpenChange={setOpen}
+      trigger={['click']}
+      menu={{
+        items: [
+          { key: 'rename', icon: <EditOutlined />, label: 'Rename', onClick: onRename },
+          { key: 'copy', icon: <CopyOutlined />, label: 'Copy', onClick: onCopy },
+          { key: 'delete', icon: <DeleteOutlined />, label: 'Delete', onClick: onDelete },
+        ],
+      }}
+    >
+      <MoreButton name={name} autoFocus />
+    </Dropdown>
+  );
+}
