@@ -88,7 +88,7 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
       }}
     >
       <span aria-hidden>{item.met ? '●' : '■'}</span> {item.name}
-      <small>{texture}</small>
+      {(item.vegetable !== undefined || !item.met) && <small>{texture}</small>}
     </button>
   );
 }
