@@ -160,10 +160,21 @@ export class Person {
 
   /** Opens a station of the bench by its title. */
   async opens(station: string): Promise<void> {
-    await this.page
-      .locator(`::-p-xpath(//*[contains(@class,"station-head")][.//*[text()="${station}"]])`)
-      .setTimeout(PATIENCE)
-      .click();
+    const head = await this.page.waitForSelector(
+      `::-p-xpath(//*[contains(@class,"station-head")][.//*[text()="${station}"]])`,
+      { visible: true, timeout: PATIENCE },
+    );
+    // On a phone the rooms' bar lies over the lower edge: as a person would, bring it to the middle first.
+    await head?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    await head?.click();
+    await this.page.waitForFunction(
+      (title: string) =>
+        [...document.querySelectorAll('[aria-expanded="true"]')].some((open) =>
+          (open.textContent ?? '').includes(title),
+        ),
+      { timeout: PATIENCE },
+      station,
+    );
   }
 
   /** All that can be read on the page. */

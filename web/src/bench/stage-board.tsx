@@ -71,6 +71,8 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
     if (to) onMove(to);
   };
   const texture = TEXTURE_WORDS[item.texture] ?? item.texture;
+  /** A grain that is as asked needs no word beside its name. */
+  const told = item.vegetable !== undefined || !item.met;
   return (
     <button
       ref={setNodeRef}
@@ -78,7 +80,6 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
       className={`stage-chip ${item.met ? 'met' : 'missed'}`}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 } : undefined}
       data-dragging={isDragging}
-      aria-label={`${item.name}, ${PLACE_NAMES[item.place]}: ${texture}${item.met ? '' : ', not as asked'}. Arrow keys move it.`}
       {...listeners}
       onKeyDown={(event: KeyboardEvent) => {
         if (event.key === 'ArrowRight' || event.key === 'ArrowDown') step(1);
@@ -88,7 +89,11 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
       }}
     >
       <span aria-hidden>{item.met ? '●' : '■'}</span> {item.name}
-      {(item.vegetable !== undefined || !item.met) && <small>{texture}</small>}
+      {told && <small>{texture}</small>}
+      <span className="visually-hidden">
+        ({PLACE_NAMES[item.place].toLowerCase()}
+        {item.met ? '' : ', not as asked'}; arrow keys move it)
+      </span>
     </button>
   );
 }

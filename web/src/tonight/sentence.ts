@@ -14,6 +14,8 @@ export interface Asked {
 }
 
 const KEY = 'hervir.asked';
+/** Later than this in the day an ordinary braise is not on the table at seven, h. */
+const LATEST_BEGIN = 16.5;
 
 /** Filled in so that it answers at once: a usual supper, at the next seven o'clock that can be made. */
 export function firstAsked(now: Date): Asked {
@@ -24,7 +26,7 @@ export function firstAsked(now: Date): Asked {
     cookerId: null,
     time: '19:00',
     day: dayjs(now)
-      .add(now.getHours() >= 17 ? 1 : 0, 'day')
+      .add(now.getHours() + now.getMinutes() / 60 >= LATEST_BEGIN ? 1 : 0, 'day')
       .format('YYYY-MM-DD'),
   };
   try {
