@@ -79,6 +79,22 @@ describe('an evening with a whole leg, three vegetables and freekeh', () => {
     expect(dry.cautions.map(({ code }) => code)).toContain('under-minimum');
   });
 
+  test('what the stages tell of the second run is what its pot really does, also when other things go elsewhere', () => {
+    const mixed = forecast(
+      leg({
+        vegetables: [
+          ...VEGETABLES,
+          { vegetable: 'pea', grams: 400, texture: 'tender', place: 'off-heat' },
+          { vegetable: 'beetroot', grams: 900, texture: 'soft', place: 'auto' },
+        ],
+      }),
+    );
+    expect(mixed.stages.map(({ place }) => place)).toEqual(['start', 'second-run', 'off-heat']);
+    const stage = mixed.stages.find(({ place }) => place === 'second-run');
+    const heating = mixed.clock.tasks.find(({ id }) => id === 'second-heating');
+    expect(stage?.reheatMinutes).toBeCloseTo(heating?.minutes ?? 0, 0);
+  });
+
   test('the ledger still adds up, second run, vegetables and grain in it', () => {
     const sum = known.liquid.entries.reduce((total, { ml }) => total + ml, 0);
     expect(Math.abs(sum - known.liquid.freeAtEndMl)).toBeLessThan(1);

@@ -222,11 +222,24 @@ export function evening(plan: Plan, before: CurvePoint[] = []): Evening {
     staging = asPlanned(plan, stagesOf(resolved, main.run));
     resolved = placed(plan, staging);
   }
+  if (tooCold(plan, staging)) {
+    // What went elsewhere does not cool the second run after all: ask it again with what is really in it.
+    staging = asPlanned(plan, stagesOf(resolved, main.run));
+  }
   const stays =
     plan.meatInSecondRun === 'in' && (staging.openings > 1 || staging.stages.some((s) => s.place === 'simmer'));
   // Meat that stays in goes on cooking: fewer minutes before it.
   if (stays) main = first(resolved, before, later(resolved, main.run, staging).history);
   return closing(resolved, main, staging);
+}
+
+/** Whether the second run was tried with more in it than will be; within this it does not matter, g. */
+const SAME_LOAD_G = 50;
+
+function tooCold(plan: Plan, staging: Staging): boolean {
+  const tried = gramsAt(null, plan, 'second-run');
+  const there = gramsAt(staging, plan, 'second-run');
+  return there > 0 && Math.abs(tried - there) > SAME_LOAD_G;
 }
 
 function pinnedOnly<T extends { readonly place: string }>(items: readonly T[]): T[] {

@@ -34,6 +34,20 @@ const PLACE_OPTIONS = [
   ...PLACES_IN_ORDER.map((value) => ({ value, label: PLACE_NAMES[value].toLowerCase() })),
 ];
 
+type Option = { readonly value: string; readonly label: string };
+/** What a cook most often adds, in that order. */
+const FIRST_VEGETABLES = ['carrot', 'turnip', 'potato-waxy', 'cabbage'];
+
+/** The list without what is in the plan already: one thing has one place. */
+function without(options: readonly Option[], taken: readonly string[], own: string): Option[] {
+  return options.filter(({ value }) => value === own || !taken.includes(value));
+}
+
+function freeOf(options: readonly Option[], wanted: readonly string[], taken: readonly string[]): string {
+  const all = [...wanted, ...options.map(({ value }) => value)];
+  return all.find((id) => !taken.includes(id)) ?? (all[0] as string);
+}
+
 /** Fourth station: each vegetable and grain, what it should be like, and where it goes in. */
 export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
   const { print } = useUnits();
@@ -47,7 +61,11 @@ export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
         items={plan.vegetables}
         nameOf={({ vegetable }) => vegetableById(vegetable).name.toLowerCase()}
         blank={(): Plan['vegetables'][number] => ({
-          vegetable: plan.vegetables.length === 0 ? 'carrot' : 'turnip',
+          vegetable: freeOf(
+            VEGETABLE_OPTIONS,
+            FIRST_VEGETABLES,
+            plan.vegetables.map(({ vegetable }) => vegetable),
+          ),
           grams: 300,
           texture: 'tender',
           place: 'auto',
@@ -65,7 +83,11 @@ export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
               <Select
                 aria-label={`Vegetable ${i + 1}`}
                 value={item.vegetable}
-                options={VEGETABLE_OPTIONS}
+                options={without(
+                  VEGETABLE_OPTIONS,
+                  plan.vegetables.map(({ vegetable }) => vegetable),
+                  item.vegetable,
+                )}
                 showSearch={{ optionFilterProp: 'label' }}
                 popupMatchSelectWidth={220}
                 onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
@@ -108,7 +130,15 @@ export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
         label="Grains, beans, noodles"
         items={plan.grains}
         nameOf={({ grain }) => grainById(grain).name.toLowerCase()}
-        blank={(): Plan['grains'][number] => ({ grain: 'freekeh', grams: 120, place: 'auto' })}
+        blank={(): Plan['grains'][number] => ({
+          grain: freeOf(
+            GRAIN_OPTIONS,
+            ['freekeh'],
+            plan.grains.map(({ grain }) => grain),
+          ),
+          grams: 120,
+          place: 'auto',
+        })}
         most={8}
         addLabel="Add a grain"
         onChange={(grains) => edit((before) => ({ ...before, grains }))}
@@ -121,7 +151,11 @@ export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
               <Select
                 aria-label={`Grain ${i + 1}`}
                 value={item.grain}
-                options={GRAIN_OPTIONS}
+                options={without(
+                  GRAIN_OPTIONS,
+                  plan.grains.map(({ grain }) => grain),
+                  item.grain,
+                )}
                 popupMatchSelectWidth={220}
                 onChange={(grain) => change({ grain })}
               />
