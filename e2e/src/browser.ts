@@ -232,12 +232,24 @@ export class Person {
   async picks(name: string, entry: string): Promise<void> {
     const list = await this.finds('combobox', name);
     await list.click();
-    await list.type(entry).catch(() => undefined);
-    const option = await this.page.waitForSelector(
-      `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
-      { visible: true, timeout: PATIENCE },
-    );
-    await option?.click();
+    // Only a list that is searched takes letters; in another a space would choose, or close it.
+    const searched = await list.evaluate((element) => element instanceof HTMLInputElement && !element.readOnly);
+    if (searched) await list.type(entry);
+    const taken = async (): Promise<boolean> =>
+      list.evaluate((element, words) => (element.closest('.ant-select')?.textContent ?? '').includes(words), entry);
+    // The list slides open: a press that came too early is made again, as a person would.
+    for (let attempt = 0; attempt < 4; attempt += 1) {
+      const option = await this.page.waitForSelector(
+        `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
+        { visible: true, timeout: PATIENCE },
+      );
+      await option?.click();
+      for (let look = 0; look < 20; look += 1) {
+        if (await taken()) return;
+        await new Promise((resolve) => setTimeout(resolve, 100));
+      }
+    }
+    throw new Error(`"${entry}" could not be taken from "${name}"`);
   }
 
   async leaves(): Promise<void> {
