@@ -21,7 +21,7 @@ const MANUAL = "the cooker's manual; national extension services; from memory";
 /** What the reckoning found that a caution may hang on. */
 export interface Found {
   readonly fill: Pick<Fill, 'over'>;
-  readonly burn: Pick<BurnVerdict, 'level' | 'kind'>;
+  readonly burn: Pick<BurnVerdict, 'level'>;
   readonly liquid: Pick<Ledger, 'belowMinimum'>;
 }
 

@@ -2,11 +2,11 @@ import { cutById } from '../larder/cuts';
 import { vegetableById } from '../larder/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
 import type { Plan } from '../plan/plan';
-import type { BaseMoment } from '../pot/base-temperature';
 import { kitchenAirKPa } from '../pot/cooker';
 import { backToBoil, secondRun, trySecondRun, type Refill, type SecondRun } from '../pot/second-run';
 import type { Pot } from '../pot/pot-model';
-import type { Follow, Stretch } from '../pot/pressure-run';
+import { PLANT_J_PER_KG_K } from '../pot/loading';
+import { STANDING_OPEN, stepFor, type Follow, type Stretch } from '../pot/pressure-run';
 import { stageVegetables, type Stage, type Staging } from '../stations/stages';
 import { juiceMl } from '../meat/yield';
 import type { CurvePoint } from './forecast-document';
@@ -14,8 +14,8 @@ import { readyPot, type ReadyPot } from './kitchen-pot';
 import { mainRun, recorder, type MainRun } from './main-run';
 import { timing, type Timing } from './timing';
 
-/** Heat capacity of vegetables and soaked grain, J/kg K. Choi and Okos for nine tenths water. */
-const PLANT_J_PER_KG_K = 3900;
+/** A gentle simmer: a quarter of the heat, the lid ajar. Common practice. */
+const SIMMER_SHARE = 0.25;
 /** In still air under foil, W/m² K. From memory. */
 const UNDER_FOIL_W_PER_M2K = 6;
 
@@ -100,13 +100,7 @@ function resting(pot: Pot, minutes: number, coldJPerK: number): Stretch[] {
   if (!standing.pinIsUp) standing.openLid();
   standing.pour(0, standing.build.roomC, Math.min(BOWLFUL_J_PER_K, coldJPerK));
   const history: Stretch[] = [];
-  const end = standing.minutes + minutes;
-  while (end - standing.minutes > 1e-6) {
-    const fromC = standing.temperatureC;
-    const off = { watts: 0, lid: 'off', valve: 'open', regulated: true } as const;
-    const step = standing.step(off, Math.min(60, (end - standing.minutes) * 60));
-    history.push({ seconds: step.seconds, fromC, toC: standing.temperatureC, phase: step.phase });
-  }
+  stepFor(standing, minutes, STANDING_OPEN, (stretch) => history.push(stretch));
   return history;
 }
 
@@ -177,7 +171,8 @@ function later(plan: Plan, run: MainRun, staging: Staging): Later {
     const refill = second ? { ...whole, brothOutKg: 0, juiceKg: 0 } : whole;
     const boiling = backToBoil(pot, refill, record);
     const before = boiling.pot.accounts.boiledKg;
-    simmerOn(boiling.pot, simmerStage.minutes, record);
+    const watts = boiling.pot.build.heaterW * SIMMER_SHARE;
+    stepFor(boiling.pot, simmerStage.minutes, { ...STANDING_OPEN, watts }, record);
     simmer = {
       minutes: simmerStage.minutes,
       reheatMinutes: boiling.minutes,
@@ -186,19 +181,6 @@ function later(plan: Plan, run: MainRun, staging: Staging): Later {
     ({ pot } = boiling);
   }
   return { second, simmer, curve, history, pot };
-}
-
-/** A gentle simmer: a quarter of the heat, the lid ajar. Common practice. */
-const SIMMER_SHARE = 0.25;
-
-function simmerOn(pot: Pot, minutes: number, follow: Follow): void {
-  const end = pot.minutes + minutes;
-  while (end - pot.minutes > 1e-6) {
-    const fromC = pot.temperatureC;
-    const gentle = { watts: pot.build.heaterW * SIMMER_SHARE, lid: 'off', valve: 'open', regulated: true } as const;
-    const step = pot.step(gentle, Math.min(60, (end - pot.minutes) * 60));
-    follow({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
-  }
 }
 
 /**
@@ -221,8 +203,7 @@ export function evening(plan: Plan, before: CurvePoint[] = []): Evening {
     main = first(resolved, before, []);
     staging = asPlanned(plan, stagesOf(resolved, main.run));
     resolved = placed(plan, staging);
-  }
-  if (tooCold(plan, staging)) {
+  } else if (tooCold(plan, staging)) {
     // What went elsewhere does not cool the second run after all: ask it again with what is really in it.
     staging = asPlanned(plan, stagesOf(resolved, main.run));
   }
@@ -284,12 +265,4 @@ function closing(resolved: Plan, main: First, staging: Staging): Evening {
     foil,
     laterCurve: after.curve,
   };
-}
-
-/** The moments of the pot that matter to its base, by run. */
-export function momentsOf(found: Evening): {
-  readonly first: readonly BaseMoment[];
-  readonly second: readonly BaseMoment[];
-} {
-  return { first: found.run.moments, second: found.second?.moments ?? [] };
 }

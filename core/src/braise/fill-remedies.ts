@@ -1,12 +1,9 @@
 import type { Plan } from '../plan/plan';
+import { scaledMeat } from '../plan/scale';
 import type { Printer } from '../units/quantity';
 import type { Fill } from '../pot/fill';
 import type { Ledger } from '../pot/ledger';
-import type { Remedy } from './remedies';
-import { withMoreLiquid } from './remedies';
-
-/** Liquid is poured to this, ml. */
-const ROUND_ML = 50;
+import { jugful, pourMore, type Remedy } from './remedies';
 
 /** The fill part of a forecast. */
 export interface FillInWords extends Fill {
@@ -18,7 +15,7 @@ export interface FillInWords extends Fill {
 function lessLiquid(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): Remedy[] {
   const overMl = (fill.share - fill.limit) * plan.cooker.litres * 1000;
   const spare = ledger.freeAtStartMl - ledger.minimumMl;
-  const ml = Math.ceil(overMl / ROUND_ML) * ROUND_ML;
+  const ml = jugful(overMl);
   if (spare < ml) return [];
   let left = ml;
   const liquids = [...plan.liquids]
@@ -39,17 +36,11 @@ function partOf(
   share: number,
   ledger: Ledger,
 ): Pick<Plan, 'meat' | 'servings' | 'liquids'> & Partial<Plan> {
-  const { pieces } = plan.meat;
   const some = <T extends { readonly grams: number }>(items: readonly T[]): T[] =>
     items.map((item) => ({ ...item, grams: Math.round(item.grams * share) }));
   const pourShare = Math.min(1, Math.max(share, ledger.minimumMl / Math.max(1, ledger.freeAtStartMl)));
   return {
-    meat: {
-      ...plan.meat,
-      grams: Math.round(plan.meat.grams * share),
-      trimGrams: Math.round(plan.meat.trimGrams * share),
-      ...(pieces === undefined ? {} : { pieces: Math.max(1, Math.round(pieces * share)) }),
-    },
+    meat: scaledMeat(plan.meat, share),
     servings: Math.max(1, Math.round(plan.servings * share)),
     liquids: plan.liquids.map((item) => ({ ...item, ml: Math.round(item.ml * pourShare) })),
     additions: some(plan.additions),
@@ -95,6 +86,5 @@ export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Print
 /** What to pour when the liquid is under the cooker's minimum. */
 export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
   if (!ledger.belowMinimum) return null;
-  const ml = Math.ceil((ledger.minimumMl - ledger.freeAtStartMl) / ROUND_ML) * ROUND_ML;
-  return { text: `Pour ${print.quantity('volume', ml)} more`, change: withMoreLiquid(plan, ml) };
+  return pourMore(plan, ledger.minimumMl - ledger.freeAtStartMl, print);
 }

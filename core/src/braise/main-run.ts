@@ -6,15 +6,13 @@ import { saturationPressureKPa } from '../physics/steam';
 import type { CookingBody } from '../physics/cooking-body';
 import type { Plan } from '../plan/plan';
 import type { BaseMoment } from '../pot/base-temperature';
-import type { Accounts, Phase, Pot } from '../pot/pot-model';
-import { heatUp, letDown, runOn, type Follow, type Stretch } from '../pot/pressure-run';
+import type { Accounts, Pot } from '../pot/pot-model';
+import { COMING_UP, heatUp, letDown, runOn, type Follow, type Stretch } from '../pot/pressure-run';
 import type { CurvePoint } from './forecast-document';
 import { meltedAt, tooWeak } from './timing';
 
 /** The range of the tenderness band: a tenth and nine tenths of a normal variable. */
 const TENTH = 1.2816;
-/** From lid on to working pressure the heater gives all it has: there the base is hottest. */
-const COMING_UP: ReadonlySet<Phase> = new Set(['heating', 'purging', 'building']);
 
 /** The first run under pressure, followed closely at one length. */
 export interface MainRun {

@@ -1,6 +1,7 @@
 import { cutById, cutTitle } from '../larder/cuts';
 import { TARGET_BAND } from '../meat/tenderness';
 import type { Target } from '../plan/plan';
+import { textureWord } from '../stations/doneness';
 import type { Stage } from '../stations/stages';
 import { kitchenAirKPa } from '../pot/cooker';
 import type { Printer } from '../units/quantity';
@@ -132,7 +133,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
       const size = item.sizeCm > 0 ? `, cut to ${print.quantity('length', item.sizeCm)}` : '';
       add(
         'stages',
-        `${item.name}${size}, ${PLACE_WORDS[place]}: ${item.texture.replaceAll('-', ' ')}, ${one(item.cookValue)} min at ${degrees(100)} in the mean${item.met ? '' : `, and not ${item.wanted.replaceAll('-', ' ')}`}.`,
+        `${item.name}${size}, ${PLACE_WORDS[place]}: ${textureWord(item.texture)}, ${one(item.cookValue)} min at ${degrees(100)} in the mean${item.met ? '' : `, and not ${textureWord(item.wanted)}`}.`,
       );
     }
     if (place === 'second-run') {

@@ -1,7 +1,7 @@
-import { liquidById } from '../larder/liquids';
+import { liquidById, liquidWord } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
 import type { Printer } from '../units/quantity';
-import type { BurnCause, BurnCauseId, BurnLevel, BurnVerdict } from '../pot/base-temperature';
+import { wettingMl, type BurnCause, type BurnCauseId, type BurnLevel, type BurnVerdict } from '../pot/base-temperature';
 import { baseAreaM2 } from '../pot/cooker';
 
 /** A change that mends something: pressing it replaces these parts of the plan. */
@@ -29,24 +29,16 @@ export interface Burn extends Omit<BurnVerdict, 'causes'> {
 const DEGLAZE_ML = 120;
 /** Liquid is poured to this, ml. */
 const ROUND_ML = 50;
-/** Depth of free liquid that keeps all of the base wet, mm. */
-const WET_MM = 5;
-
-function named(plan: Plan, i: number): string {
-  const { name } = liquidById(plan.additions[i]?.ingredient ?? 'water');
-  return `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
-}
 
 function scrape(plan: Plan, _: BurnVerdict, print: Printer): Remedy[] {
   const liquid = plan.deglaze?.liquid ?? plan.liquids.find((l) => liquidById(l.liquid).deglazes)?.liquid ?? 'stock';
   const ml = Math.max(DEGLAZE_ML, plan.deglaze?.ml ?? 0);
   const done = plan.deglaze !== null && plan.deglaze.ml >= DEGLAZE_ML;
-  const name = liquidById(liquid).name.toLowerCase();
   return [
     {
       text: done
         ? 'Scrape the base clean as it bubbles'
-        : `Deglaze with ${print.quantity('volume', ml)} of ${name} and scrape the base clean`,
+        : `Deglaze with ${print.quantity('volume', ml)} of ${liquidWord(liquid)} and scrape the base clean`,
       change: { deglaze: { liquid, ml, scraped: true } },
     },
   ];
@@ -56,16 +48,15 @@ function scrape(plan: Plan, _: BurnVerdict, print: Printer): Remedy[] {
 function thin(plan: Plan): Remedy[] {
   const thick = plan.additions.flatMap(({ ingredient, grams, when }, i) => {
     const { starchEquivalent, kind } = liquidById(ingredient);
-    return when === 'stirred-in' && starchEquivalent > 0 ? [{ i, starch: grams * starchEquivalent, kind }] : [];
+    return when === 'stirred-in' && starchEquivalent > 0
+      ? [{ i, starch: grams * starchEquivalent, kind, name: liquidWord(ingredient) }]
+      : [];
   });
   const remedies: Remedy[] = [];
-  for (const { i, kind } of thick.sort((a, b) => b.starch - a.starch)) {
+  for (const { i, kind, name } of thick.sort((a, b) => b.starch - a.starch)) {
     const to = kind === 'dry' || kind === 'dairy' ? 'after' : 'on-top';
     remedies.push({
-      text:
-        to === 'after'
-          ? `Keep the ${named(plan, i)} for after pressure`
-          : `Lay the ${named(plan, i)} on top and do not stir`,
+      text: to === 'after' ? `Keep the ${name} for after pressure` : `Lay the ${name} on top and do not stir`,
       change: { additions: plan.additions.map((item, at) => (at === i ? { ...item, when: to } : item)) },
     });
   }
@@ -74,7 +65,7 @@ function thin(plan: Plan): Remedy[] {
   );
   for (const { item, i } of sauces) {
     remedies.push({
-      text: `Pour the ${liquidById(item.liquid).name.toLowerCase()} on top and do not stir`,
+      text: `Pour the ${liquidWord(item.liquid)} on top and do not stir`,
       change: {
         liquids: plan.liquids.filter((_, at) => at !== i),
         additions: [...plan.additions, { ingredient: item.liquid, grams: Math.round(item.ml), when: 'on-top' }],
@@ -84,35 +75,48 @@ function thin(plan: Plan): Remedy[] {
   return remedies;
 }
 
-/** Pours more of what is there; stock where there is nothing thin. */
-export function withMoreLiquid(plan: Plan, ml: number): Pick<Plan, 'liquids'> {
-  const at = plan.liquids.findIndex(({ liquid }) => liquidById(liquid).kind === 'liquid');
-  if (at < 0) return { liquids: [...plan.liquids, { liquid: 'stock', ml, temperatureC: 20 }] };
-  return { liquids: plan.liquids.map((item, i) => (i === at ? { ...item, ml: item.ml + ml } : item)) };
+/** So much as a jug shows, ml: never less than asked. */
+export function jugful(ml: number): number {
+  return Math.ceil(ml / ROUND_ML) * ROUND_ML;
 }
 
-function pour(plan: Plan, verdict: BurnVerdict, print: Printer): Remedy[] {
-  const wetMl = baseAreaM2(plan.cooker.baseDiameterCm) * WET_MM * 1000;
-  const short = Math.max(wetMl - verdict.freeMl, plan.cooker.minimumLiquidMl - verdict.freeMl, ROUND_ML);
-  const ml = Math.ceil(short / ROUND_ML) * ROUND_ML;
-  return [{ text: `Pour ${print.quantity('volume', ml)} more`, change: withMoreLiquid(plan, ml) }];
+/** Pours more of what is there; stock where there is nothing thin. */
+export function pourMore(plan: Plan, short: number, print: Printer): Remedy {
+  const ml = jugful(short);
+  const at = plan.liquids.findIndex(({ liquid }) => liquidById(liquid).kind === 'liquid');
+  const liquids =
+    at < 0
+      ? [...plan.liquids, { liquid: 'stock', ml, temperatureC: 20 }]
+      : plan.liquids.map((item, i) => (i === at ? { ...item, ml: item.ml + ml } : item));
+  return { text: `Pour ${print.quantity('volume', ml)} more`, change: { liquids } };
+}
+
+function wetter(plan: Plan, { freeMl }: BurnVerdict, print: Printer): Remedy[] {
+  const wetMl = wettingMl(baseAreaM2(plan.cooker.baseDiameterCm));
+  return [pourMore(plan, Math.max(wetMl - freeMl, plan.cooker.minimumLiquidMl - freeMl, ROUND_ML), print)];
+}
+
+/** Seared beside the pot: nothing sticks to its base. */
+export function inAPan(plan: Plan, text: string): Remedy {
+  return { text, change: { sear: { ...plan.sear, where: 'pan' } } };
+}
+
+/** What to do about sugar that would burn on the base. */
+export function againstSugar(plan: Plan): Remedy[] {
+  const { rub } = plan.meat;
+  return [
+    inAPan(plan, 'Sear in a pan and throw away what sticks'),
+    ...(rub
+      ? [{ text: 'Leave the sugar out of the rub', change: { meat: { ...plan.meat, rub: { ...rub, sugar: false } } } }]
+      : []),
+  ];
 }
 
 const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict, print: Printer) => Remedy[]>> = {
   thickened: thin,
   fond: scrape,
-  sugar: (plan) => [
-    { text: 'Sear in a pan and throw away what sticks', change: { sear: { ...plan.sear, where: 'pan' } } },
-    ...(plan.meat.rub
-      ? [
-          {
-            text: 'Leave the sugar out of the rub',
-            change: { meat: { ...plan.meat, rub: { ...plan.meat.rub, sugar: false } } },
-          },
-        ]
-      : []),
-  ],
-  dry: pour,
+  sugar: againstSugar,
+  dry: wetter,
   'flat-meat': () => [{ text: 'Stand the meat on a rack', change: { rack: true } }],
   grain: (plan) => [
     {

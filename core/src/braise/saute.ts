@@ -3,7 +3,7 @@ import type { Printer } from '../units/quantity';
 import { burnLevel, type BurnLevel } from '../pot/base-temperature';
 import { SEAR_BASE_C } from '../pot/loading';
 import type { SearPlan } from '../stations/sear';
-import type { Remedy } from './remedies';
+import { againstSugar, inAPan, type Remedy } from './remedies';
 
 /** From here on sugar turns dark and bitter; fat and fond stand this much. From memory. */
 const SUGAR_BURNS_C = 165;
@@ -57,7 +57,7 @@ export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print:
       id: 'wider',
       text: `The piece is longer than the base, ${print.quantity('length', sear.baseDiameterCm)} across: it does not lie flat, and browns only in part`,
       remedies: [
-        ...(inPot ? [{ text: 'Sear in a pan', change: { sear: { ...plan.sear, where: 'pan' as const } } }] : []),
+        ...(inPot ? [inAPan(plan, 'Sear in a pan')] : []),
         {
           text: 'Cut it in two',
           change: { meat: { ...plan.meat, pieces: 2 * Math.max(1, plan.meat.pieces ?? 1) } },
@@ -77,7 +77,7 @@ export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print:
               },
             ]
           : []),
-        ...(inPot ? [{ text: 'Sear in a wide pan', change: { sear: { ...plan.sear, where: 'pan' as const } } }] : []),
+        ...(inPot ? [inAPan(plan, 'Sear in a wide pan')] : []),
       ],
     });
   }
@@ -85,17 +85,7 @@ export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print:
     troubles.push({
       id: 'sugar',
       text: 'Sugar in the rub burns on the base and turns the sauce bitter',
-      remedies: [
-        { text: 'Sear in a pan and throw away what sticks', change: { sear: { ...plan.sear, where: 'pan' } } },
-        ...(plan.meat.rub
-          ? [
-              {
-                text: 'Leave the sugar out of the rub',
-                change: { meat: { ...plan.meat, rub: { ...plan.meat.rub, sugar: false } } },
-              },
-            ]
-          : []),
-      ],
+      remedies: againstSugar(plan),
     });
   }
   if (sear.wet !== null && sear.batches > 0) {
@@ -113,7 +103,7 @@ export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print:
     troubles.push({
       id: 'weak',
       text: 'A weak sauté: it takes a third longer, and the base needs its minute between batches',
-      remedies: inPot ? [{ text: 'Sear in a pan', change: { sear: { ...plan.sear, where: 'pan' } } }] : [],
+      remedies: inPot ? [inAPan(plan, 'Sear in a pan')] : [],
     });
   }
   const baseC = sear.batches > 0 || sauteMinutes > 0 ? SEAR_BASE_C : plan.kitchen.roomC;

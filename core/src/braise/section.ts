@@ -1,7 +1,7 @@
 import { pieceOf } from '../meat/piece';
 import type { Printer } from '../units/quantity';
 import { chargesOf } from '../pot/charge';
-import { contentsOf } from '../pot/contents';
+import { contentsOf, PACKING } from '../pot/contents';
 import type { Sticking } from '../pot/base-temperature';
 import { layBatch } from '../stations/batch-layout';
 import type { Forecast } from './forecast-document';
@@ -59,9 +59,9 @@ function secondSection(
   const meatMl = inside ? f.yield.cookedGrams[1] + f.yield.boneGrams : 0;
   const freeMl = f.liquid.freeAtReheatMl ?? f.liquid.freeAtEndMl;
   const solids = grams + meatMl;
-  const bedMl = grams / 0.6 + meatMl / 0.8;
-  const liquidCm = freeMl < bedMl - solids ? freeMl / area / 0.4 : (freeMl + solids) / area;
-  const bedCm = inside ? meatMl / 0.8 / area : 0;
+  const bedMl = grams / PACKING.plants + meatMl / PACKING.whole;
+  const liquidCm = freeMl < bedMl - solids ? freeMl / area / (1 - PACKING.plants) : (freeMl + solids) / area;
+  const bedCm = inside ? meatMl / PACKING.whole / area : 0;
   const names = run.items.map(({ name }) => name.toLowerCase());
   return [
     {
@@ -71,7 +71,7 @@ function secondSection(
       liquidCm,
       freeMl,
       bedCm,
-      topCm: grams / 0.6 / area,
+      topCm: grams / PACKING.plants / area,
       topWhat: names.join(', '),
       piece: inside ? cut : null,
       sticking: 'clean',
@@ -104,8 +104,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     ...onTop.map(({ what }) => what),
     ...(atLid.plantsMl + atLid.grainMl > 0 ? ['vegetables and grain'] : []),
   ];
-  const topCm =
-    (onTop.reduce((sum, { volumeMl }) => sum + volumeMl, 0) + (atLid.plantsMl + atLid.grainMl) / 0.6) / area;
+  const plantsBedMl = (atLid.plantsMl + atLid.grainMl) / PACKING.plants;
   const seared = plan.sear.school !== 'none' && plan.sear.where === 'pot';
   const fond: Sticking = !seared
     ? 'clean'
@@ -127,7 +126,17 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     fillLineCm: f.fill.limit * heightCm,
     minimumLineCm: f.liquid.minimumMl / area,
   };
+  const pastesMl = onTop.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
   const cut = { lengthCm: Math.min(lengthCm, cooker.baseDiameterCm), heightCm: thicknessCm, count: piece.count };
+  const filled = {
+    ...common,
+    bedCm: atLid.bedCm - plantsBedMl / area,
+    rackCm: atLid.rackCm,
+    topCm: (pastesMl + plantsBedMl) / area,
+    topWhat: topWhat.join(', '),
+    piece: cut,
+    sticking: f.burn.sticking,
+  };
   const sections: Section[] = [];
   if (seared) {
     sections.push({
@@ -158,33 +167,21 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
   const over = f.fill.over ? 'over' : 'under';
   sections.push(
     {
-      ...common,
+      ...filled,
       stage: 'lid-on',
       title: 'Lid on',
       liquidCm: atLid.liquidCm,
       freeMl: f.liquid.freeAtStartMl,
-      bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
-      rackCm: atLid.rackCm,
-      topCm,
-      topWhat: topWhat.join(', '),
-      piece: cut,
-      sticking: f.burn.sticking,
       baseC: f.burn.baseC,
       text: `Lid on: ${print.litres(f.fill.litres)}, ${over} the fill line; ${print.quantity('volume', f.liquid.freeAtStartMl)} of free liquid stand ${print.quantity('length', atLid.liquidCm)} high. At its worst the base is at ${print.quantity('temperature', f.burn.baseC)} against ${print.quantity('temperature', f.burn.cutoutC)}, with ${STICKS[f.burn.sticking]}.`,
     },
     ...secondSection(f, plan, common, cut, area, print),
     {
-      ...common,
+      ...filled,
       stage: 'opened',
       title: 'Opened',
       liquidCm: atEnd.liquidCm,
       freeMl: f.liquid.freeAtEndMl,
-      bedCm: atLid.bedCm - (atLid.plantsMl + atLid.grainMl) / 0.6 / area,
-      rackCm: atLid.rackCm,
-      topCm,
-      topWhat: topWhat.join(', '),
-      piece: cut,
-      sticking: f.burn.sticking,
       baseC: f.pot.boilingC,
       text: `Opened: ${print.quantity('volume', f.liquid.freeAtEndMl)} of free liquid stand ${print.quantity('length', atEnd.liquidCm)} high, ${print.quantity('volume', f.liquid.fatMl)} of fat on it.`,
     },

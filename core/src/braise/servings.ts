@@ -1,4 +1,6 @@
 import type { Plan } from '../plan/plan';
+import { scaledMeat } from '../plan/scale';
+import { roundTo } from '../units/round';
 import { printerFor, type UnitSystem } from '../units/quantity';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
@@ -11,11 +13,9 @@ export interface Rescaled {
   readonly changes: readonly string[];
 }
 
-const round = (value: number, to: number): number => Math.round(value / to) * to;
-
 /** What feeds people goes with their number. */
 function moreOf<T extends { readonly grams: number }>(items: readonly T[], ratio: number): T[] {
-  return items.map((item) => ({ ...item, grams: Math.max(1, round(item.grams * ratio, item.grams < 30 ? 1 : 5)) }));
+  return items.map((item) => ({ ...item, grams: Math.max(1, roundTo(item.grams * ratio, item.grams < 30 ? 1 : 5)) }));
 }
 
 /**
@@ -32,24 +32,18 @@ function moreOf<T extends { readonly grams: number }>(items: readonly T[], ratio
 export function rescale(base: Forecast, servings: number, system: UnitSystem = 'metric'): Rescaled {
   const { plan } = base;
   const ratio = servings / plan.servings;
-  const { pieces } = plan.meat;
   const sized: Plan = {
     ...plan,
     servings,
     pressureMinutes: null,
-    meat: {
-      ...plan.meat,
-      grams: round(plan.meat.grams * ratio, 50),
-      trimGrams: round(plan.meat.trimGrams * ratio, 10),
-      ...(pieces === undefined ? {} : { pieces: Math.max(1, Math.round(pieces * ratio)) }),
-    },
+    meat: scaledMeat(plan.meat, ratio, { grams: 50, trimGrams: 10 }),
     vegetables: moreOf(plan.vegetables, ratio),
     grains: moreOf(plan.grains, ratio),
     aromatics: moreOf(plan.aromatics, ratio),
     additions: moreOf(plan.additions, ratio),
     finish: {
       ...plan.finish,
-      sauceMl: plan.finish.sauceMl === null ? null : round(plan.finish.sauceMl * ratio, 10),
+      sauceMl: plan.finish.sauceMl === null ? null : roundTo(plan.finish.sauceMl * ratio, 10),
     },
   };
   // The same height of liquid around more meat: what is free goes with the gaps between the pieces.
@@ -58,7 +52,7 @@ export function rescale(base: Forecast, servings: number, system: UnitSystem = '
   const otherMl = base.liquid.freeAtStartMl - poured;
   const wantedPour = Math.max(0, wantedFree - otherMl);
   const share = poured > 0 ? wantedPour / poured : 1;
-  const next: Plan = { ...sized, liquids: plan.liquids.map((item) => ({ ...item, ml: round(item.ml * share, 10) })) };
+  const next: Plan = { ...sized, liquids: plan.liquids.map((item) => ({ ...item, ml: roundTo(item.ml * share, 10) })) };
   const after = forecast(next, system);
   return { plan: next, forecast: after, changes: changesBetween(base, after, system) };
 }

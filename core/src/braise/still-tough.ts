@@ -16,7 +16,7 @@ import { monotoneCurve } from '../physics/monotone';
 import { normalCdf } from '../physics/normal';
 import type { Plan } from '../plan/plan';
 import type { Pot } from '../pot/pot-model';
-import { heatUp, letDown, runOn } from '../pot/pressure-run';
+import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../pot/pressure-run';
 import { readyPot } from './kitchen-pot';
 import { tooWeak } from './timing';
 
@@ -97,20 +97,17 @@ export function stillTough(plan: Plan, doneMinutes: number, found: Grade): More 
   const toughness = toughnessFrom(meatIn(pot), usual, found);
 
   pot.openLid();
-  const tried = pot.minutes + TRYING_MINUTES;
-  while (tried - pot.minutes > 1e-6)
-    pot.step({ watts: 0, lid: 'off', valve: 'open', regulated: true }, Math.min(60, (tried - pot.minutes) * 60));
+  stepFor(pot, TRYING_MINUTES, STANDING_OPEN);
   const heated = heatUp(pot, plan.cooker);
   if (heated === null) throw tooWeak(plan);
 
-  const quick = { method: 'quick', naturalMinutes: 0 } as const;
   const knots: number[] = [];
   const melted: number[] = [];
   let releaseMinutes = 0;
   for (let at = 0; at <= LONGEST_MORE; at += 5) {
     if (at > 0) runOn(pot, 5, at);
     const down = pot.clone();
-    releaseMinutes = letDown(down, quick, plan.cooker).minutes;
+    releaseMinutes = letDown(down, QUICK, plan.cooker).minutes;
     knots.push(at);
     melted.push(meanMelted(meatIn(down), toughness));
     if ((melted.at(-1) as number) >= wanted) break;

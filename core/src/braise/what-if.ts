@@ -1,5 +1,6 @@
 import { cutById, type Form } from '../larder/cuts';
 import type { Plan, ReleaseMethod } from '../plan/plan';
+import { textureWord } from '../stations/doneness';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 import { readyPot } from './kitchen-pot';
@@ -46,7 +47,7 @@ function alternative(
     chance: other.tenderness.chance,
     coreC: other.tenderness.coreC,
     textures: other.stages.flatMap(({ items }) =>
-      items.map(({ name, texture, met }) => ({ name, texture: texture.replaceAll('-', ' '), met })),
+      items.map(({ name, texture, met }) => ({ name, texture: textureWord(texture), met })),
     ),
     chosen,
   };

@@ -1,5 +1,5 @@
 import { cutById, cutTitle } from '../larder/cuts';
-import { liquidById } from '../larder/liquids';
+import { liquidWord } from '../larder/liquids';
 import type { Plan, Resource } from '../plan/plan';
 import type { Printer } from '../units/quantity';
 import { DEGLAZE_MINUTES } from '../pot/loading';
@@ -116,7 +116,7 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
   searInBatches();
   aromatic(steps.filter((step) => !first.includes(step)));
   if (plan.deglaze !== null && pot.preheat > 0) {
-    const liquid = liquidById(plan.deglaze.liquid).name.toLowerCase();
+    const liquid = liquidWord(plan.deglaze.liquid);
     add(
       'deglaze',
       plan.deglaze.scraped ? `Deglaze with ${liquid} and scrape` : `Pour ${liquid}, not scraped`,

@@ -66,6 +66,15 @@ export const LIQUIDS: readonly Liquid[] = ROWS.map(
 const byId = new Map(LIQUIDS.map((liquid) => [liquid.id, liquid]));
 
 /**
+ * What something is called in the middle of a sentence.
+ *
+ * @example liquidWord('cider') // 'dry cider'
+ */
+export function liquidWord(id: string): string {
+  return liquidById(id).name.toLowerCase();
+}
+
+/**
  * Looks up what goes in besides meat and vegetables.
  *
  * @throws RangeError naming what is known

@@ -32,6 +32,11 @@ export const LEAST_DEGLAZE_ML = 40;
 /** Meat this wide over its thickness lies flat on the base instead of resting on points. From memory. */
 const FLAT_CM = 8;
 
+/** Free liquid that keeps all of a base wet, ml. */
+export function wettingMl(areaM2: number): number {
+  return WET_MM * areaM2 * 1000;
+}
+
 export type BurnLevel = 'safe' | 'watch' | 'likely';
 export type BurnCauseId = 'heat' | 'thickened' | 'fond' | 'sugar' | 'dry' | 'flat-meat' | 'grain';
 
@@ -150,7 +155,7 @@ const WITHOUT: Readonly<Record<Exclude<BurnCauseId, 'heat'>, (state: BaseState) 
   thickened: (state) => ({ ...state, starchG: 0 }),
   fond: (state) => (state.sticking === 'sugar-crust' ? state : { ...state, sticking: 'clean' }),
   sugar: (state) => (state.sticking === 'sugar-crust' ? { ...state, sticking: 'clean' } : state),
-  dry: (state) => ({ ...state, freeMl: Math.max(state.freeMl, WET_MM * state.baseAreaM2 * 1000) }),
+  dry: (state) => ({ ...state, freeMl: Math.max(state.freeMl, wettingMl(state.baseAreaM2)) }),
   'flat-meat': (state) => ({ ...state, lyingShare: 0 }),
   grain: (state) => ({ ...state, grainSettled: false }),
 };

@@ -1,4 +1,4 @@
-import { liquidById } from '../larder/liquids';
+import { liquidById, liquidWord } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
 
 /** When something goes into the pot. */
@@ -26,8 +26,6 @@ const MARINADE_WATER = 0.9;
 /** What is thick or sugary weighs a little more than water. Common practice. */
 const THICK_DENSITY = 1.1;
 
-const called = (name: string): string => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
-
 /**
  * All that is poured, spooned and strewn in, and when. One list for the pot's heat, the ledger, the fill and the base.
  *
@@ -50,7 +48,7 @@ export function chargesOf(plan: Pick<Plan, 'deglaze' | 'liquids' | 'meat' | 'add
     const liquid = liquidById(id);
     charges.push({
       stage,
-      what: called(liquid.name),
+      what: liquidWord(id),
       from,
       index,
       volumeMl: ml,
@@ -76,10 +74,10 @@ export function chargesOf(plan: Pick<Plan, 'deglaze' | 'liquids' | 'meat' | 'add
   }
   plan.additions.forEach(({ ingredient, grams, when, apart }, i) => {
     if (grams <= 0) return;
-    const { name, waterShare, starchEquivalent } = liquidById(ingredient);
+    const { waterShare, starchEquivalent } = liquidById(ingredient);
     charges.push({
       stage: when === 'stirred-in' ? 'load' : when,
-      what: called(name),
+      what: liquidWord(ingredient),
       from: 'additions',
       index: i,
       volumeMl: grams / THICK_DENSITY,

@@ -5,7 +5,7 @@ import { baseAreaM2 } from './cooker';
 import type { Charge } from './charge';
 
 /** How closely things lie: their volume over the room they take up. Common practice; from memory. */
-const PACKING = { whole: 0.8, pieces: 0.6, plants: 0.6 } as const;
+export const PACKING = { whole: 0.8, pieces: 0.6, plants: 0.6 } as const;
 /** Vegetables and raw grain, g/ml. From memory. */
 const PLANT_DENSITY = 1.0;
 const GRAIN_DENSITY = 1.35;

@@ -3,7 +3,7 @@ import { chargesOf, type Charge } from './charge';
 import type { PotBuild } from './cooker';
 import { startGrains } from './contents';
 import { Pot, type Controls } from './pot-model';
-import type { Follow } from './pressure-run';
+import { stepFor, type Follow } from './pressure-run';
 
 /** A base ready to sear, °C. Common practice. */
 export const SEAR_BASE_C = 180;
@@ -11,8 +11,10 @@ export const SEAR_BASE_C = 180;
 export const DEGLAZE_MINUTES = 3;
 /** From hot base to wet meat, W/m² K of covered base: keeps a searing base near 170 °C at 1 kW. From memory. */
 const CONTACT_W_PER_M2K = 350;
+/** A cook stops scraping before the base is dry, kg. Common practice. */
+const LEFT_WHEN_SCRAPED_KG = 0.01;
 /** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
-const PLANT_J_PER_KG_K = 3900;
+export const PLANT_J_PER_KG_K = 3900;
 
 /** Heat capacity of pastes and sauces laid on top, J/kg K. From memory. */
 const PASTE_J_PER_KG_K = 3500;
@@ -57,12 +59,7 @@ export function load(
       thermostatC: SEAR_BASE_C,
       contactWPerK,
     };
-    const end = pot.minutes + minutes;
-    while (end - pot.minutes > 1e-6) {
-      const fromC = pot.temperatureC;
-      const step = pot.step(controls, Math.min(60, (end - pot.minutes) * 60));
-      follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
-    }
+    stepFor(pot, minutes, controls, follow);
   };
   const inPot = (sear.minutes > 0 && plan.sear.where === 'pot') || aromaticMinutes > 0;
   const preheatMinutes = inPot ? minutesToSear(build) : 0;
@@ -76,16 +73,10 @@ export function load(
     if (stage !== 'deglaze') continue;
     pot.pour(waterMl / 1000, temperatureC);
     // In a cold pot there is nothing to scrape: it is liquid like the rest.
-    const end = pot.minutes + (inPot ? DEGLAZE_MINUTES : 0);
-    while (end - pot.minutes > 1e-6 && pot.liquidKgNow > 0.01) {
-      const fromC = pot.temperatureC;
-      // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
-      const step = pot.step(
-        { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true },
-        Math.min(60, (end - pot.minutes) * 60),
-      );
-      follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
-    }
+    if (!inPot) continue;
+    // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
+    const scraping: Controls = { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true };
+    stepFor(pot, DEGLAZE_MINUTES, scraping, follow, () => pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG);
   }
   for (const { stage, waterMl, volumeMl, temperatureC } of charges) {
     if (stage === 'load') pot.pour(waterMl / 1000, temperatureC);

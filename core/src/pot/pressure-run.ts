@@ -35,6 +35,33 @@ function stepped(pot: Pot, controls: Controls, seconds: number, follow?: Follow)
   return step;
 }
 
+/** Phases in which the heater gives all it has, from lid on to working pressure: there the base is hottest. */
+export const COMING_UP: ReadonlySet<Phase> = new Set(['heating', 'purging', 'building']);
+/** The valve opened at once. */
+export const QUICK: Release = { method: 'quick', naturalMinutes: 0 };
+
+/** Open, with the heat off: it only cools. */
+export const STANDING_OPEN: Controls = { watts: 0, lid: 'off', valve: 'open', regulated: true };
+
+/**
+ * Steps a pot under the same controls for so many minutes, or until something is so.
+ *
+ * @param follow told of every step
+ * @param enough asked before every step
+ */
+export function stepFor(
+  pot: Pot,
+  minutes: number,
+  controls: Controls,
+  follow?: Follow,
+  enough: () => boolean = () => false,
+): void {
+  const end = pot.minutes + minutes;
+  while (end - pot.minutes > 1e-6 && !enough()) {
+    stepped(pot, controls, Math.min(60, (end - pot.minutes) * 60), follow);
+  }
+}
+
 const atFull = (pot: Pot): Controls => ({
   watts: pot.build.heaterW * pot.build.lidOnShare,
   lid: 'on',

@@ -1,13 +1,25 @@
-import type { CookingBody } from '../physics/cooking-body';
 import type { BaseMoment } from './base-temperature';
 import type { Pot } from './pot-model';
-import { heatUp, letDown, runOn, type Follow, type RunSettings, type Stretch } from './pressure-run';
+import {
+  COMING_UP,
+  heatUp,
+  letDown,
+  QUICK,
+  runOn,
+  STANDING_OPEN,
+  stepFor,
+  type Follow,
+  type RunSettings,
+  type Stretch,
+} from './pressure-run';
 
 /** Lengths of a second run worth trying, minutes. Common practice: three to five. */
 export const SECOND_MINUTES: readonly number[] = [0, 1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20];
 /** Lid off, meat out, vegetables in, lid on, minutes. Common practice. */
 export const REFILL_MINUTES = 4;
-const QUICK = { method: 'quick', naturalMinutes: 0 } as const;
+
+/** Nobody waits longer for a pot to boil again, minutes. */
+const LONGEST_TO_BOIL = 90;
 
 /** What is done to the pot between its two runs. */
 export interface Refill {
@@ -44,29 +56,18 @@ export interface SecondRun {
   readonly pot: Pot;
 }
 
-const COMING_UP = new Set(['heating', 'purging', 'building']);
-
 /** Opens the pot, takes broth and meat out as asked, and lets it stand while it is filled again. */
-function refill(
-  opened: Pot,
-  { meat, juiceKg, brothOutKg, coldJPerK }: Refill,
-  follow?: Follow,
-): { pot: Pot; out: CookingBody[] } {
+function refill(opened: Pot, { meat, juiceKg, brothOutKg, coldJPerK }: Refill, follow?: Follow): Pot {
   const pot = opened.clone();
   pot.openLid();
-  const out = meat === 'out' ? pot.takeOut() : [];
+  if (meat === 'out') pot.takeOut();
   pot.pour(juiceKg, pot.temperatureC);
   if (brothOutKg > 0) pot.ladle(brothOutKg);
-  const end = pot.minutes + REFILL_MINUTES;
-  while (end - pot.minutes > 1e-6) {
-    const fromC = pot.temperatureC;
-    const off = { watts: 0, lid: 'off', valve: 'open', regulated: true } as const;
-    const step = pot.step(off, Math.min(60, (end - pot.minutes) * 60));
-    // Standing open with the heat off it only cools: for the line that is not a sauté.
-    follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: 'release' }, pot);
-  }
+  // For the line standing open is not a sauté.
+  const cooling: Follow = (stretch, now) => follow?.({ ...stretch, phase: 'release' }, now);
+  stepFor(pot, REFILL_MINUTES, STANDING_OPEN, cooling);
   if (coldJPerK > 0) pot.pour(0, pot.build.roomC, coldJPerK);
-  return { pot, out };
+  return pot;
 }
 
 /**
@@ -78,7 +79,7 @@ function refill(
  * @returns null where the pot does not come to pressure again
  */
 export function trySecondRun(opened: Pot, what: Refill, settings: RunSettings): SecondRunTrial | null {
-  const { pot } = refill(opened, what);
+  const pot = refill(opened, what);
   const heating: Stretch[] = [];
   const heated = heatUp(pot, settings, (stretch) => heating.push(stretch));
   if (heated === null) return null;
@@ -112,7 +113,7 @@ export function secondRun(
   settings: RunSettings,
   follow?: Follow,
 ): SecondRun | null {
-  const { pot } = refill(opened, what, follow);
+  const pot = refill(opened, what, follow);
   const lidOn = pot.minutes;
   const history: Stretch[] = [];
   const moments: BaseMoment[] = [];
@@ -143,13 +144,9 @@ export function secondRun(
 
 /** Minutes to bring an opened pot back to the boil with what is put in, and its temperature on the way. */
 export function backToBoil(opened: Pot, what: Refill, follow?: Follow): { minutes: number; pot: Pot } {
-  const { pot } = refill(opened, what, follow);
+  const pot = refill(opened, what, follow);
   const begin = pot.minutes;
   const on = { watts: pot.build.heaterW, lid: 'off', valve: 'open', regulated: true } as const;
-  while (pot.temperatureC < pot.build.boilingC - 0.05 && pot.minutes - begin < 90) {
-    const fromC = pot.temperatureC;
-    const step = pot.step(on, 60);
-    follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
-  }
+  stepFor(pot, LONGEST_TO_BOIL, on, follow, () => pot.temperatureC >= pot.build.boilingC - 0.05);
   return { minutes: pot.minutes - begin, pot };
 }

@@ -12,6 +12,11 @@ export type Doneness = (typeof DONENESS)[number];
 export const GRAIN_DONENESS = ['hard', 'cooked', 'falls-apart'] as const;
 export type GrainDoneness = (typeof GRAIN_DONENESS)[number];
 
+/** A texture in the middle of a sentence: "into the sauce". */
+export function textureWord(texture: Doneness | GrainDoneness): string {
+  return texture.replaceAll('-', ' ');
+}
+
 /** Vegetables are mostly water, W/m K and m²/s; in boiling liquid, W/m² K; from the kitchen, °C. Common practice. */
 const CONDUCTIVITY = 0.55;
 const DIFFUSIVITY = 1.45e-7;

@@ -4,6 +4,7 @@ import { vegetableById } from '../larder/vegetables';
 import { grainById } from '../larder/grains';
 import { aromaticKind } from '../larder/aromatics';
 import type { ApartStep, Plan } from '../plan/plan';
+import { listed } from '../units/list';
 import type { Printer } from '../units/quantity';
 import { aromaticSteps } from './aromatics';
 import { isCured } from './sear';
@@ -87,9 +88,6 @@ export function plantMinutes(plan: Pick<Plan, 'vegetables' | 'aromatics'>): numb
   return grams > 0 ? BOARD_SETUP_MINUTES + grams / GRAMS_A_MINUTE : 0;
 }
 
-const list = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
-
 const hours = (h: number): string => (h < 1 ? `${Math.round(h * 60)} min` : `${Math.round(h * 10) / 10} h`);
 
 /**
@@ -128,7 +126,7 @@ export function prepSteps(plan: Plan, print: Printer): PrepStep[] {
     ...plan.vegetables.map(({ vegetable }) => vegetableById(vegetable).name.toLowerCase()),
     ...plan.aromatics.map(({ ingredient }) => aromaticKind(ingredient).name.toLowerCase()),
   ];
-  if (plants.length > 0) add('plants', `Wash and cut ${list(plants)}`, plantMinutes(plan), false);
+  if (plants.length > 0) add('plants', `Wash and cut ${listed(plants)}`, plantMinutes(plan), false);
   if (isCured(meat)) add('rinse', `Rinse the ${title}; its spice is laid on top later`, RINSE_MINUTES, true);
   if (meat.trimGrams > 0)
     add('trim', `Trim the hard fat off, ${print.quantity('mass', meat.trimGrams)}; leave some`, TRIM_MINUTES, true);

@@ -1,9 +1,10 @@
 import { aromaticKind } from '../larder/aromatics';
-import { liquidById } from '../larder/liquids';
+import { liquidById, liquidWord } from '../larder/liquids';
 import { CORNSTARCH_PER_240_ML, thickenerById } from '../larder/thickeners';
 import { vegetableById } from '../larder/vegetables';
 import { latentHeatJPerKg } from '../physics/steam';
 import type { Plan } from '../plan/plan';
+import { listed } from '../units/list';
 import type { Printer } from '../units/quantity';
 
 /** Cold water for a slurry, over the starch's own volume. Common practice: 1 to 1.5. */
@@ -101,9 +102,6 @@ export function fishedOut(plan: Pick<Plan, 'aromatics' | 'vegetables' | 'meat' |
   return [...aromatics, ...vegetables, ...bones];
 }
 
-const list = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
-
 /** Grams, with spoons beside them for who measures so. */
 function spoons(grams: number, gramsATablespoon: number): string {
   const halves = Math.max(1, Math.round((grams / gramsATablespoon) * 2)) / 2;
@@ -132,7 +130,7 @@ export function finishSauce(
     steps.push({ id, text, minutes, handsOn });
 
   const fishOut = fishedOut(plan);
-  if (fishOut.length > 0) add('fish-out', `Fish out ${list(fishOut)}`, 1);
+  if (fishOut.length > 0) add('fish-out', `Fish out ${listed(fishOut)}`, 1);
   if (base.lift) {
     add('lift', 'Lift the vegetables out onto the dish: left in the hot sauce they go on softening', 2);
   }
@@ -184,9 +182,8 @@ export function finishSauce(
   }
   const after = plan.additions.filter(({ when, grams: g }) => when === 'after' && g > 0);
   for (const { ingredient, grams: g } of after) {
-    const { name, kind } = liquidById(ingredient);
-    const off = kind === 'dairy' ? 'Off the heat, stir in' : 'Stir in';
-    add('after', `${off} ${print.quantity('mass', g)} of ${name.toLowerCase()}`, 1);
+    const off = liquidById(ingredient).kind === 'dairy' ? 'Off the heat, stir in' : 'Stir in';
+    add('after', `${off} ${print.quantity('mass', g)} of ${liquidWord(ingredient)}`, 1);
   }
   if (finish.restMinutes > 0) {
     add('rest', `Rest ${Math.round(finish.restMinutes)} min: it thickens as it cools`, finish.restMinutes, false);
