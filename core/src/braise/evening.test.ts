@@ -77,6 +77,9 @@ describe('an evening with a whole leg, three vegetables and freekeh', () => {
     const dry = forecast(leg({ brothOutMl: 620 }));
     expect(dry.liquid.belowMinimum).toBe(true);
     expect(dry.cautions.map(({ code }) => code)).toContain('under-minimum');
+    // What is short is what the second lid finds: the remedy pours that much, and mends it.
+    expect(dry.liquid.remedy?.text).toMatch(/^Pour [1-9]\d* ml more$/);
+    expect(forecast({ ...dry.plan, ...dry.liquid.remedy?.change }).liquid.belowMinimum).toBe(false);
   });
 
   test('what the stages tell of the second run is what its pot really does, also when other things go elsewhere', () => {

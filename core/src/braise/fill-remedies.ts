@@ -86,5 +86,5 @@ export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Print
 /** What to pour when the liquid is under the cooker's minimum. */
 export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
   if (!ledger.belowMinimum) return null;
-  return pourMore(plan, ledger.minimumMl - ledger.freeAtStartMl, print);
+  return pourMore(plan, ledger.shortMl, print);
 }

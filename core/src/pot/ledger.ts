@@ -28,6 +28,8 @@ export interface Ledger {
   readonly fatMl: number;
   readonly minimumMl: number;
   readonly belowMinimum: boolean;
+  /** By how much, at the poorer of the two times the lid goes on; 0 where there is enough, ml. */
+  readonly shortMl: number;
   /** When the lid goes on again for a second run; null where there is none. */
   readonly freeAtReheatMl: number | null;
   /** They add up to the free liquid at the end. */
@@ -127,15 +129,16 @@ export function ledgerOf(
   const pouredMl = charges
     .filter(({ stage }) => stage === 'deglaze' || stage === 'load')
     .reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+  const poorest = Math.min(freeAtStartMl, freeAtReheatMl ?? Number.POSITIVE_INFINITY);
+  const shortMl = Math.max(0, plan.cooker.minimumLiquidMl - poorest);
   return {
     pouredMl,
     freeAtStartMl,
     freeAtEndMl: free,
     fatMl: fatMl(plan.meat),
     minimumMl: plan.cooker.minimumLiquidMl,
-    belowMinimum:
-      freeAtStartMl < plan.cooker.minimumLiquidMl - 0.5 ||
-      (freeAtReheatMl !== null && freeAtReheatMl < plan.cooker.minimumLiquidMl - 0.5),
+    belowMinimum: shortMl > 0.5,
+    shortMl,
     freeAtReheatMl,
     entries,
   };
