@@ -1,28 +1,15 @@
 // npm run bench -- --screen: what the browser does while the handle is dragged, and how much Tonight loads at first.
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import puppeteer from 'puppeteer-core';
-import { buildAll, chromium, chromiumPath, root } from './lib.mjs';
+import { chromiumPath, demoInBrowser } from './lib.mjs';
 
 const percentile = (values, share) => [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? 0;
 
 /** Drags the end of the pressure run on a fresh demo plan and says what was seen. */
 export async function benchScreen(say) {
-  const path = chromiumPath();
-  if (!path) return say('the screen: no Chromium on this machine');
-  buildAll();
-  const data = mkdtempSync(join(tmpdir(), 'hervir-bench-'));
-  const profile = mkdtempSync(join(tmpdir(), 'hervir-bench-profile-'));
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', '0', '--data', data, '--demo']);
-  const address = await new Promise((resolve) => {
-    server.stdout.on('data', (chunk) => {
-      const match = /Hervir is at (\S+)/.exec(chunk.toString());
-      if (match) resolve(match[1]);
-    });
-  });
-  const browser = await puppeteer.launch({ executablePath: path, userDataDir: profile, args: chromium.flags });
+  if (!chromiumPath()) return say('the screen: no Chromium on this machine');
+  await demoInBrowser(({ address, browser, plans }) => drag(address, browser, plans[0].id, say));
+}
+
+async function drag(address, browser, plan, say) {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   const session = await page.createCDPSession();
@@ -36,8 +23,7 @@ export async function benchScreen(say) {
   await page.goto(address, { waitUntil: 'networkidle0' });
   say(`first load of Tonight: ${(bytes / 1000).toFixed(0)} kB of scripts over the wire, worker included (bar 300 kB)`);
 
-  const plans = await (await fetch(`${address}/api/braises`)).json();
-  await page.goto(`${address}/bench/${plans[0].id}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${address}/bench/${plan}`, { waitUntil: 'networkidle0' });
   const handle = await page.waitForSelector('::-p-aria([name="Minutes under pressure"][role="slider"])');
   await page.evaluate(() => {
     window.longTasks = [];
@@ -63,7 +49,4 @@ export async function benchScreen(say) {
   say(
     `dragging the end of the run: ${longTasks.length} tasks over 50 ms (longest ${Math.max(0, ...longTasks).toFixed(0)} ms), frame interval ${percentile(frames, 0.95).toFixed(0)} ms at the 95th percentile without a GPU (bar 50 ms)`,
   );
-  await browser.close();
-  server.kill('SIGTERM');
-  for (const folder of [profile, data]) rmSync(folder, { recursive: true, force: true });
 }

@@ -1,6 +1,16 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -91,4 +101,32 @@ export function serve(args) {
   const child = spawn(process.execPath, [join(root, 'server/dist/main.js'), ...args], { cwd: root, stdio: 'inherit' });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
   child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
+}
+
+/** Builds, serves the demo kitchen from a folder of its own on any free port, opens a browser, and clears all away after. */
+export async function demoInBrowser(work) {
+  buildAll();
+  // Not at the top: this file is read before anything is installed.
+  const { default: puppeteer } = await import('puppeteer-core');
+  const [data, profile] = ['hervir-demo-', 'hervir-profile-'].map((name) => mkdtempSync(join(tmpdir(), name)));
+  const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', '0', '--data', data, '--demo']);
+  const address = await new Promise((resolve) => {
+    server.stdout.on('data', (chunk) => {
+      const match = /Hervir is at (\S+)/.exec(chunk.toString());
+      if (match) resolve(match[1]);
+    });
+  });
+  const browser = await puppeteer.launch({
+    executablePath: chromiumPath(),
+    userDataDir: profile,
+    args: chromium.flags,
+  });
+  try {
+    const plans = await (await fetch(`${address}/api/braises`)).json();
+    await work({ address, browser, plans });
+  } finally {
+    await browser.close();
+    server.kill('SIGTERM');
+    for (const folder of [profile, data]) rmSync(folder, { recursive: true, force: true });
+  }
 }

@@ -256,3 +256,30 @@ export class Person {
     await this.page.browserContext().close();
   }
 }
+
+/** A server with the demo kitchen and a browser, there before the first test of a file and gone after the last. */
+export function aKitchen(): { readonly server: Server; readonly browser: Browser } {
+  let server: Server | undefined;
+  let opened: Awaited<ReturnType<typeof openBrowser>> | undefined;
+  beforeAll(async () => {
+    server = await serve();
+    opened = await openBrowser();
+  });
+  afterAll(async () => {
+    await opened?.close();
+    await server?.kill();
+    if (server) rmSync(server.folder, { recursive: true, force: true });
+  });
+  const there = <T>(thing: T | undefined): T => {
+    if (thing === undefined) throw new Error('the kitchen opens with the first test');
+    return thing;
+  };
+  return {
+    get server() {
+      return there(server);
+    },
+    get browser() {
+      return there(opened).browser;
+    },
+  };
+}

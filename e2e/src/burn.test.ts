@@ -1,28 +1,12 @@
-import { rmSync } from 'node:fs';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person, serve, type Server } from './browser';
+import { aKitchen, Person } from './browser';
 
 jest.setTimeout(150_000);
 
-let server: Server;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-
-beforeAll(async () => {
-  server = await serve();
-  const opened = await openBrowser();
-  ({ browser } = opened);
-  closeBrowser = () => opened.close();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-});
+const kitchen = aKitchen();
 
 /** A plan of the demo, opened on the bench. */
 async function opens(plan: string): Promise<Person> {
-  const person = await Person.at(browser, server.address);
+  const person = await Person.at(kitchen.browser, kitchen.server.address);
   await person.goes('/');
   await person.reads(plan);
   await person.presses('link', new RegExp(`^${plan}`));

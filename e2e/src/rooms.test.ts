@@ -1,24 +1,9 @@
-import { readFileSync, rmSync } from 'node:fs';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person, serve, type Server } from './browser';
+import { readFileSync } from 'node:fs';
+import { aKitchen, Person } from './browser';
 
 jest.setTimeout(240_000);
 
-let server: Server;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-
-beforeAll(async () => {
-  server = await serve();
-  const opened = await openBrowser();
-  ({ browser } = opened);
-  closeBrowser = () => opened.close();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-});
+const kitchen = aKitchen();
 
 describe('every room', () => {
   const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -33,7 +18,10 @@ describe('every room', () => {
     ['night', 390],
   ])('has no axe violation (WCAG 2.2 A and AA) by %s at %d px, and no sideways scroll', async (colours, width) => {
     // On a phone the rooms' bar lies over whatever is scrolled under it: a tall page has everything in sight at once.
-    const person = await Person.at(browser, server.address, { width, height: width < 760 ? 5000 : 844 });
+    const person = await Person.at(kitchen.browser, kitchen.server.address, {
+      width,
+      height: width < 760 ? 5000 : 844,
+    });
     await person.page.evaluateOnNewDocument((theme: string) => {
       localStorage.setItem(
         'hervir.preferences',

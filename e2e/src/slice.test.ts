@@ -1,30 +1,15 @@
 import { rmSync } from 'node:fs';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person, serve, type Server } from './browser';
+import { aKitchen, Person, serve } from './browser';
 
 jest.setTimeout(150_000);
 
-let server: Server;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-
-beforeAll(async () => {
-  server = await serve();
-  const opened = await openBrowser();
-  ({ browser } = opened);
-  closeBrowser = () => opened.close();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-});
+const kitchen = aKitchen();
 
 const clock = /(\d{2}):(\d{2})/;
 
 describe('Tonight', () => {
   test('answers inside the practice range, before anything is saved', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/');
     await person.writes('textbox', 'How much meat', '1.3 kg');
     await person.picks('Which cut', 'beef chuck');
@@ -42,7 +27,7 @@ describe('Tonight', () => {
   });
 
   test('says what is wrong with a weight, at once, and answers again when it is mended', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/');
     await person.writes('textbox', 'How much meat', '90 kg');
     await person.reads('90 kg is out of range; allowed: 50 g to 15 kg');
@@ -52,7 +37,7 @@ describe('Tonight', () => {
   });
 
   test('keeps a plan, renames, copies and deletes it, and takes the deletion back', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/');
     await person.reads('Beef shin with celeriac and prunes');
     await person.presses('button', 'More for Beef shin with celeriac and prunes');
@@ -89,7 +74,7 @@ const valueNow = async (person: Person): Promise<number> =>
 
 describe('the bench', () => {
   test('saves edits by itself and has them after a reload', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     await person.writes('textbox', 'As bought', '2 kg');
     await person.seesIn('textbox', 'As bought', '2 kg');
@@ -100,7 +85,7 @@ describe('the bench', () => {
   });
 
   test('arrow keys on the handle move minutes, odds and the time to begin; undo takes it back', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     const proposed = await valueNow(person);
     const begin = clock.exec(await person.text())?.[0];
@@ -118,7 +103,7 @@ describe('the bench', () => {
   });
 
   test('dragging the handle moves minutes, odds and dinner while the finger is still down', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     const proposed = await valueNow(person);
     const begin = clock.exec(await person.text())?.[0];
@@ -138,7 +123,7 @@ describe('the bench', () => {
   });
 
   test('a thickness no piece can have is said at its field and nothing is lost', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     await person.writes('textbox', 'Thickness', '20 cm');
     await person.reads(/20 cm is more than a piece of [\d]+ g can have; allowed: 0.5 to [\d.]+ cm/);
@@ -149,7 +134,7 @@ describe('the bench', () => {
 
   test('the last saved edit is there after the server was killed in mid-edit, and an unsaved one is sent when it is back', async () => {
     let own = await serve();
-    const person = await Person.at(browser, own.address);
+    const person = await Person.at(kitchen.browser, own.address);
     await ontoTheBench(person);
     await person.writes('textbox', 'As bought', '1.7 kg');
     await person.seesIn('textbox', 'As bought', '1.7 kg');
@@ -172,7 +157,7 @@ describe('the bench', () => {
   });
 
   test('shows units both ways, everywhere at once', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     await person.presses('button', 'g · cm · °C: change to pounds and inches');
     await person.seesIn('textbox', 'As bought', '3 lb 5 oz');
@@ -183,7 +168,7 @@ describe('the bench', () => {
   });
 
   test('a plan that is not there says so', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/bench/nowhere');
     await person.reads('This plan is not here');
     await person.leaves();
@@ -192,7 +177,7 @@ describe('the bench', () => {
 
 describe('minutes to trust', () => {
   test('what if: another cut, an old recipe and a tough piece are answered and can be taken', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     await person.presses('tab', 'What if');
     await person.reads('Slow cooker');
@@ -205,7 +190,7 @@ describe('minutes to trust', () => {
   });
 
   test('the wall chart has minutes for every animal, and changes with the release', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/times');
     await person.reads(/beef chuck\s+\d+ · \d+ · \d+/);
     await person.reads(/goat leg\s+\d+ · \d+ · \d+/);
@@ -213,7 +198,7 @@ describe('minutes to trust', () => {
   });
 
   test('a cooker is added from a starting set, timed with a litre of water, taken away and brought back', async () => {
-    const person = await Person.at(browser, server.address);
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/cookers');
     await person.presses('button', 'plus Add a cooker');
     await person.presses('menuitem', 'Small electric pot, 3 l');

@@ -1,24 +1,8 @@
-import { rmSync } from 'node:fs';
-import type { Browser } from 'puppeteer-core';
-import { openBrowser, Person, serve, type Server } from './browser';
+import { aKitchen, Person } from './browser';
 
 jest.setTimeout(180_000);
 
-let server: Server;
-let browser: Browser;
-let closeBrowser: () => Promise<void>;
-
-beforeAll(async () => {
-  server = await serve();
-  const opened = await openBrowser();
-  ({ browser } = opened);
-  closeBrowser = () => opened.close();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-});
+const kitchen = aKitchen();
 
 /** A whole goat leg with three vegetables and freekeh, kept through the interface's own server and opened on the bench. */
 async function opensTheLeg(): Promise<Person> {
@@ -36,13 +20,13 @@ async function opensTheLeg(): Promise<Person> {
     grains: [{ grain: 'freekeh', grams: 120 }],
     finish: { thickener: 'potato-starch', body: 'coating', sauceMl: 400 },
   };
-  const kept = await fetch(`${server.address}/api/braises`, {
+  const kept = await fetch(`${kitchen.server.address}/api/braises`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ id, plan }),
   });
   expect(kept.status).toBe(201);
-  const person = await Person.at(browser, server.address);
+  const person = await Person.at(kitchen.browser, kitchen.server.address);
   await person.goes(`/bench/${id}`);
   await person.finds('slider', 'Minutes under pressure');
   await person.reads('2 openings');

@@ -1,6 +1,7 @@
 import type { Forecast, Remedy } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { Remedies, type Edit } from './remedies';
+import { Remedies } from './remedies';
+import type { Edit } from './station';
 
 interface Alert {
   readonly key: string;

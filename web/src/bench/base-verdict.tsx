@@ -1,10 +1,9 @@
 import { printerFor, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
-import { Remedies, type Edit } from './remedies';
-
-const TONES = { safe: 'fits', watch: 'watch', likely: 'wrong' } as const;
-const MARKS = { safe: '●', watch: '▲', likely: '■' } as const;
+import { LEVEL_TONES, Verdict } from '../shared/verdict';
+import { Remedies } from './remedies';
+import type { Edit } from './station';
 
 /** The base against its cut-out: each cause with its share, and what mends it. */
 export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -13,9 +12,7 @@ export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; r
   const { burn } = forecast;
   return (
     <section aria-label="The base" className="base-verdict">
-      <p className={`verdict ${TONES[burn.level]}`}>
-        <span aria-hidden>{MARKS[burn.level]}</span> {burn.text}
-      </p>
+      <Verdict tone={LEVEL_TONES[burn.level]}>{burn.text}</Verdict>
       <ul className="causes">
         {burn.causes.map(({ cause, text, kelvin, remedies }) => (
           <li key={cause}>

@@ -12,6 +12,7 @@ import { isTyping } from '../app/shortcuts';
 import { Line } from '../shared/line/line';
 import { SectionDrawing } from '../shared/section/section';
 import { Trouble } from '../shared/trouble';
+import { MARKS } from '../shared/verdict';
 import { useUnits } from '../shared/use-units';
 import { flush, redo, undo, useBench } from '../state/bench-store';
 import { usePreferences } from '../state/preferences';
@@ -27,7 +28,7 @@ import { SaveNote } from './save-note';
 import { SearStation } from './sear-station';
 import { BenchSentence } from './sentence';
 import { StageBoard } from './stage-board';
-import { MARKS, stationHeads } from './station-heads';
+import { stationHeads } from './station-heads';
 import { useFaults } from './use-faults';
 import { VegetablesStation } from './vegetables-station';
 
@@ -164,7 +165,7 @@ function OpenBench(): ReactNode {
       sear: <SearStation {...props} />,
       pot: <PotStation {...props} />,
       vegetables: <VegetablesStation {...props} />,
-      release: <ReleaseStation {...props} alternatives={alternatives} />,
+      release: <ReleaseStation plan={plan} edit={edit} faultAt={faultAt} alternatives={alternatives} />,
       sauce: <SauceStation {...props} />,
     };
     return bodies[station] ?? null;

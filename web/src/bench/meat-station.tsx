@@ -1,18 +1,11 @@
-import { cutById, FORMS, LIMITS, type Form, type Forecast, type Plan } from '@hervir/core';
+import { cutById, FORMS, LIMITS, type Form, type Plan } from '@hervir/core';
 import { InputNumber, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Prep } from './prep';
 import { Choice, Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: (change: (plan: Plan) => Plan) => void;
-  readonly faultAt: FaultAt;
-}
+import type { StationProps } from './station';
 
 const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
 
@@ -25,7 +18,7 @@ function prepInWords({ meat }: Plan): string {
 }
 
 /** The first station: which meat, how much, cut how, from where, until when. */
-export function MeatStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { meat } = plan;
   const cut = cutById(meat.cut);
   const change = (part: Partial<Plan['meat']>): void =>

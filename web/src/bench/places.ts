@@ -29,18 +29,6 @@ export const PLACE_SHORT: Readonly<Record<Place, string>> = {
   'flavour-only': 'Flavour',
 };
 
-/** What a texture is called in a sentence. */
-export const TEXTURE_WORDS: Readonly<Record<string, string>> = {
-  raw: 'raw',
-  crisp: 'crisp',
-  tender: 'tender',
-  soft: 'soft',
-  'into-the-sauce': 'into the sauce',
-  hard: 'hard',
-  cooked: 'cooked',
-  'falls-apart': 'falls apart',
-};
-
 type Entry = { readonly kind: 'vegetable' | 'grain'; readonly id: string };
 
 /** The plan with one vegetable or grain pinned to a place, or left to Hervir again. */

@@ -1,6 +1,7 @@
 import {
   APART_STEPS,
   liquidById,
+  liquidWord,
   liquidSubstitutes,
   LIMITS,
   LIQUIDS,
@@ -15,16 +16,10 @@ import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
+import { Verdict } from '../shared/verdict';
 import { BaseVerdict } from './base-verdict';
-import { Remedies, type Edit } from './remedies';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-  readonly faultAt: FaultAt;
-}
+import { Remedies } from './remedies';
+import type { StationProps } from './station';
 
 const option = ({ id, name }: { id: string; name: string }): { value: string; label: string } => ({
   value: id,
@@ -44,7 +39,7 @@ const HOT_C = 90;
 const COLD_C = 20;
 
 /** Third station: which pot, deglazing, liquid by school, what is stirred in or laid on top, and what it leads to. */
-export function PotStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+export function PotStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   return (
     <div className="fields">
       <WhichPot plan={plan} edit={edit} faultAt={faultAt} />
@@ -74,9 +69,7 @@ export function PotStation({ plan, forecast, edit, faultAt }: Props): ReactNode 
       {forecast && (
         <>
           <BaseVerdict forecast={forecast} edit={edit} />
-          <p className={`verdict ${forecast.fill.over ? 'wrong' : 'fits'}`}>
-            <span aria-hidden>{forecast.fill.over ? '■' : '●'}</span> {forecast.fill.text}
-          </p>
+          <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{forecast.fill.text}</Verdict>
           <Remedies remedies={forecast.fill.remedies} edit={edit} />
           <LedgerTable forecast={forecast} />
         </>
@@ -85,7 +78,7 @@ export function PotStation({ plan, forecast, edit, faultAt }: Props): ReactNode 
   );
 }
 
-function WhichPot({ plan, edit, faultAt }: Omit<Props, 'forecast'>): ReactNode {
+function WhichPot({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
   const cookers = useCookers().data ?? [];
   const own = cookers.find(({ cooker }) => cooker.name === plan.cooker.name);
   return (
@@ -114,7 +107,7 @@ function WhichPot({ plan, edit, faultAt }: Omit<Props, 'forecast'>): ReactNode {
   );
 }
 
-function Deglazing({ plan, edit, faultAt }: Omit<Props, 'forecast'>): ReactNode {
+function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
   const { deglaze } = plan;
   const set = (part: Partial<NonNullable<Plan['deglaze']>>): void =>
     edit((before) => ({
@@ -170,7 +163,7 @@ function Deglazing({ plan, edit, faultAt }: Omit<Props, 'forecast'>): ReactNode 
   );
 }
 
-function Poured({ plan, forecast, edit, faultAt }: Props): ReactNode {
+function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { print } = useUnits();
   const schools = forecast?.liquid.schools ?? [];
   const first = plan.liquids[0];
@@ -179,7 +172,7 @@ function Poured({ plan, forecast, edit, faultAt }: Props): ReactNode {
       <ItemRows
         label="Liquid"
         items={plan.liquids}
-        nameOf={({ liquid }) => liquidById(liquid).name.toLowerCase()}
+        nameOf={({ liquid }) => liquidWord(liquid)}
         blank={() => ({ liquid: plan.liquids.length === 0 ? 'stock' : 'water', ml: 200, temperatureC: COLD_C })}
         most={12}
         addLabel="Add a liquid"
@@ -202,7 +195,7 @@ function Poured({ plan, forecast, edit, faultAt }: Props): ReactNode {
               onChange={(next) => next !== undefined && change({ ml: next })}
             />
             <Select
-              aria-label={`How warm, ${liquidById(liquid).name.toLowerCase()}`}
+              aria-label={`How warm, ${liquidWord(liquid)}`}
               value={temperatureC >= 60 ? HOT_C : COLD_C}
               options={[
                 { value: COLD_C, label: 'cold' },
@@ -246,12 +239,12 @@ function Poured({ plan, forecast, edit, faultAt }: Props): ReactNode {
   );
 }
 
-function Additions({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
+function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
   return (
     <ItemRows
       label="Thick or sweet"
       items={plan.additions}
-      nameOf={({ ingredient }) => liquidById(ingredient).name.toLowerCase()}
+      nameOf={({ ingredient }) => liquidWord(ingredient)}
       blank={() => ({ ingredient: 'tomato-paste', grams: 40, when: 'on-top' as const })}
       most={20}
       addLabel="Add paste, flour, sauce…"

@@ -1,13 +1,12 @@
 import {
   bowlsOf,
   cutSubstitutes,
-  liquidById,
+  liquidWord,
   liquidSubstitutes,
   LIMITS,
   prepSteps,
   printDuration,
   printerFor,
-  type Forecast,
   type Plan,
 } from '@hervir/core';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
@@ -15,15 +14,7 @@ import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import type { Edit } from './remedies';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-  readonly faultAt: FaultAt;
-}
+import type { StationProps } from './station';
 
 /** Salting ahead, as cooks say it, in minutes. */
 const AHEAD = [
@@ -34,7 +25,7 @@ const AHEAD = [
 ];
 
 /** Salt, marinade, rub; the board in order, bowls by moment, and what can stand in. */
-export function Prep({ plan, forecast, edit, faultAt }: Props): ReactNode {
+export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { system, print } = useUnits();
   const { meat } = plan;
   const change = (part: Partial<Plan['meat']>): void =>
@@ -45,7 +36,7 @@ export function Prep({ plan, forecast, edit, faultAt }: Props): ReactNode {
     ...(plan.deglaze
       ? liquidSubstitutes(plan.deglaze.liquid).map((other) => ({
           ...other,
-          of: `deglazing with ${liquidById(plan.deglaze?.liquid ?? 'stock').name.toLowerCase()}`,
+          of: `deglazing with ${liquidWord(plan.deglaze?.liquid ?? 'stock')}`,
           take: () =>
             edit((before) => ({ ...before, deglaze: before.deglaze && { ...before.deglaze, liquid: other.id } })),
         }))
@@ -53,7 +44,7 @@ export function Prep({ plan, forecast, edit, faultAt }: Props): ReactNode {
     ...plan.liquids.flatMap(({ liquid }, i) =>
       liquidSubstitutes(liquid).map((other) => ({
         ...other,
-        of: liquidById(liquid).name.toLowerCase(),
+        of: liquidWord(liquid),
         take: () =>
           edit((before) => ({
             ...before,

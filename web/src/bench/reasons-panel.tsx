@@ -2,6 +2,7 @@ import type { Forecast, Plan } from '@hervir/core';
 import { Tabs } from 'antd';
 import type { ReactNode } from 'react';
 import type { Alternatives } from '../workers/reckoning.worker';
+import type { Edit } from './station';
 import { BaseVerdict } from './base-verdict';
 import { WhatIf } from './what-if';
 
@@ -18,7 +19,7 @@ interface Props {
   readonly plan: Plan;
   readonly forecast: Forecast;
   readonly alternatives: Alternatives | null;
-  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly edit: Edit;
 }
 
 /** Why it is so, what else there is, and what to take care of. */

@@ -1,17 +1,9 @@
-import {
-  inTen,
-  LIMITS,
-  printDuration,
-  type Alternative,
-  type Forecast,
-  type Plan,
-  type ReleaseMethod,
-} from '@hervir/core';
+import { inTen, LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
 import { InputNumber } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import type { Alternatives } from '../workers/reckoning.worker';
-import type { FaultAt } from './use-faults';
+import type { StationProps } from './station';
 
 const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = {
   natural: { label: 'By itself', gives: 'keeps large meat moist' },
@@ -19,12 +11,8 @@ const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = 
   quick: { label: 'Valve', gives: 'on the table soonest, spits when full' },
 };
 
-interface Props {
-  readonly plan: Plan;
-  readonly edit: (change: (plan: Plan) => Plan) => void;
-  readonly faultAt: FaultAt;
+interface Props extends Omit<StationProps, 'forecast'> {
   readonly alternatives: Alternatives | null;
-  readonly forecast: Forecast | null;
 }
 
 /** Fifth station: how the pressure comes down, and the same tenderness by each way side by side. */

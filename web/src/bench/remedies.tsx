@@ -1,8 +1,7 @@
-import type { Plan, Remedy } from '@hervir/core';
+import type { Remedy } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-
-export type Edit = (change: (plan: Plan) => Plan) => void;
+import type { Edit } from './station';
 
 /** What mends something: pressed where it can be, said where it cannot. */
 export function Remedies({ remedies, edit }: { readonly remedies: readonly Remedy[]; readonly edit: Edit }): ReactNode {

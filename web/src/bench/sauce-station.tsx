@@ -1,4 +1,4 @@
-import { BODIES, LIMITS, THICKENER_KINDS, type Forecast, type Plan, type Rescaled } from '@hervir/core';
+import { BODIES, LIMITS, THICKENER_KINDS, type Plan, type Rescaled } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -8,15 +8,7 @@ import { useUnits } from '../shared/use-units';
 import { longDay } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning.worker';
-import type { Edit } from './remedies';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-  readonly faultAt: FaultAt;
-}
+import type { StationProps } from './station';
 
 const THICKENERS = [
   { value: 'none' as const, label: 'Nothing' },
@@ -25,7 +17,7 @@ const THICKENERS = [
 const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: value }));
 
 /** Sixth station: how the sauce is finished, what comes onto the plate, for how many, and what is left. */
-export function SauceStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { print } = useUnits();
   const { finish } = plan;
   const change = (part: Partial<Plan['finish']>): void =>
@@ -131,7 +123,7 @@ export function SauceStation({ plan, forecast, edit, faultAt }: Props): ReactNod
 }
 
 /** The whole plan for another number of people, with what that changes, before it is taken. */
-function Servings({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
+function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
   const { system } = useUnits();
   const [wanted, setWanted] = useState(plan.servings);
   const scaled = useQuery({

@@ -1,13 +1,4 @@
-import {
-  AROMATICS,
-  aromaticKind,
-  herbSwap,
-  LIMITS,
-  printerFor,
-  type Aromatic,
-  type Forecast,
-  type Plan,
-} from '@hervir/core';
+import { AROMATICS, aromaticKind, herbSwap, LIMITS, printerFor, type Aromatic, type Plan } from '@hervir/core';
 import { AutoComplete, InputNumber, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { BatchPlan } from '../shared/batch-plan';
@@ -15,15 +6,9 @@ import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { Remedies, type Edit } from './remedies';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-  readonly faultAt: FaultAt;
-}
+import { Verdict } from '../shared/verdict';
+import { Remedies } from './remedies';
+import type { StationProps } from './station';
 
 const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
   hard: 'Every face brown, the deepest sauce; the most fond to scrape.',
@@ -35,7 +20,7 @@ const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
 const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
 
 /** Second station: the sear batch by batch, and the aromatics in their order. */
-export function SearStation({ plan, forecast, edit, faultAt }: Props): ReactNode {
+export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { system, print } = useUnits();
   const { sear } = plan;
   const change = (part: Partial<Plan['sear']>): void =>
@@ -111,9 +96,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: Props): ReactNode
       )}
       {forecast?.saute.troubles.map(({ id, text, remedies }) => (
         <div key={id} className="trouble-note">
-          <p className="verdict watch">
-            <span aria-hidden>▲</span> {text}
-          </p>
+          <Verdict tone="watch">{text}</Verdict>
           <Remedies remedies={remedies} edit={edit} />
         </div>
       ))}

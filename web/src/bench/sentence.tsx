@@ -1,4 +1,4 @@
-import { inTen, printDuration, TARGET_WORDS, type Forecast } from '@hervir/core';
+import { inTen, listed, printDuration, TARGET_WORDS, type Forecast } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
@@ -6,9 +6,8 @@ import { Why } from '../shared/why';
 import { clockTime, counted, wallClockOn } from '../shared/words';
 
 /** "carrot, turnip and freekeh"; more than three are counted. */
-function listed(names: readonly string[]): string {
-  if (names.length > 3) return `${names.length} things`;
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+function few(names: readonly string[]): string {
+  return names.length > 3 ? `${names.length} things` : listed(names);
 }
 
 interface Props {
@@ -79,7 +78,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
       to let down,{' '}
       {again && (
         <>
-          {again.place === 'simmer' ? 'then ' : `${listed(again.items.map(({ name }) => name.toLowerCase()))} in `}
+          {again.place === 'simmer' ? 'then ' : `${few(again.items.map(({ name }) => name.toLowerCase()))} in `}
           <Why figure="secondRun" reasons={reasons} tone="steam">
             {again.place === 'simmer'
               ? `${again.minutes} minutes of open simmer`

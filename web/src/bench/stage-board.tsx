@@ -1,8 +1,9 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
-import type { Forecast, Place, StagedItem } from '@hervir/core';
+import { textureWord, type Forecast, type Place, type StagedItem } from '@hervir/core';
 import type { KeyboardEvent, ReactNode } from 'react';
-import { pinned, PLACE_NAMES, PLACE_SHORT, PLACES_IN_ORDER, TEXTURE_WORDS } from './places';
-import type { Edit } from './remedies';
+import { MARKS } from '../shared/verdict';
+import { pinned, PLACE_NAMES, PLACE_SHORT, PLACES_IN_ORDER } from './places';
+import type { Edit } from './station';
 
 interface Props {
   readonly forecast: Forecast;
@@ -70,7 +71,6 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
     const to = PLACES_IN_ORDER[(at + PLACES_IN_ORDER.length) % PLACES_IN_ORDER.length];
     if (to) onMove(to);
   };
-  const texture = TEXTURE_WORDS[item.texture] ?? item.texture;
   /** A grain that is as asked needs no word beside its name. */
   const told = item.vegetable !== undefined || !item.met;
   return (
@@ -88,8 +88,8 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
         event.preventDefault();
       }}
     >
-      <span aria-hidden>{item.met ? '●' : '■'}</span> {item.name}
-      {told && <small>{texture}</small>}
+      <span aria-hidden>{MARKS[item.met ? 'fits' : 'wrong']}</span> {item.name}
+      {told && <small>{textureWord(item.texture)}</small>}
       <span className="visually-hidden">
         ({PLACE_NAMES[item.place].toLowerCase()}
         {item.met ? '' : ', not as asked'}; arrow keys move it)

@@ -2,18 +2,20 @@ import {
   cutById,
   cutTitle,
   liquidById,
+  liquidWord,
   printDuration,
   type Forecast,
   type Plan,
   type QuantityKind,
 } from '@hervir/core';
+import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { FORM_PHRASES } from '../shared/words';
 
 /** A station folded to one line: its verdict in a word with a shape, and what it holds. */
 export interface StationHead {
   readonly key: string;
   readonly title: string;
-  readonly tone: 'fits' | 'watch' | 'wrong' | 'none';
+  readonly tone: Tone;
   readonly verdict: string;
   readonly summary: string;
 }
@@ -138,13 +140,9 @@ function searHead(plan: Plan, forecast: Forecast | null): StationHead {
   };
 }
 
-const BASE_TONES = { safe: 'fits', watch: 'watch', likely: 'wrong' } as const;
-
 function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
   const poured = [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids];
-  const more = plan.additions.map(
-    ({ ingredient, when }) => `${liquidById(ingredient).name.toLowerCase()} ${WHEN_WORDS[when]}`,
-  );
+  const more = plan.additions.map(({ ingredient, when }) => `${liquidWord(ingredient)} ${WHEN_WORDS[when]}`);
   const base = { key: 'pot', title: 'Pot and liquid' } as const;
   const summary =
     [...poured.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`), ...more].join(', ') ||
@@ -153,10 +151,7 @@ function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHe
   const { burn, fill, liquid } = forecast;
   if (fill.over) return { ...base, tone: 'wrong', verdict: 'over the line', summary };
   if (liquid.belowMinimum) return { ...base, tone: 'wrong', verdict: 'under the minimum', summary };
-  return { ...base, tone: BASE_TONES[burn.level], verdict: `base ${print('temperature', burn.baseC)}`, summary };
+  return { ...base, tone: LEVEL_TONES[burn.level], verdict: `base ${print('temperature', burn.baseC)}`, summary };
 }
 
 const WHEN_WORDS = { 'stirred-in': 'stirred in', 'on-top': 'on top', after: 'after' } as const;
-
-/** Each state has a shape beside its word. */
-export const MARKS: Readonly<Record<StationHead['tone'], string>> = { fits: '●', watch: '▲', wrong: '■', none: '' };

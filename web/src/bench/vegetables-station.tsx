@@ -3,9 +3,9 @@ import {
   grainById,
   LIMITS,
   TEXTURES,
+  textureWord,
   VEGETABLES,
   vegetableById,
-  type Forecast,
   type Plan,
   type StagedItem,
 } from '@hervir/core';
@@ -15,20 +15,13 @@ import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { PLACE_NAMES, PLACES_IN_ORDER, TEXTURE_WORDS } from './places';
-import type { Edit } from './remedies';
-import type { FaultAt } from './use-faults';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-  readonly faultAt: FaultAt;
-}
+import { Verdict } from '../shared/verdict';
+import { PLACE_NAMES, PLACES_IN_ORDER } from './places';
+import type { StationProps } from './station';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
 const GRAIN_OPTIONS = GRAINS.map(({ id, name }) => ({ value: id, label: name }));
-const TEXTURE_OPTIONS = TEXTURES.map((value) => ({ value, label: TEXTURE_WORDS[value] ?? value }));
+const TEXTURE_OPTIONS = TEXTURES.map((value) => ({ value, label: textureWord(value) }));
 const PLACE_OPTIONS = [
   { value: 'auto' as const, label: 'best place' },
   ...PLACES_IN_ORDER.map((value) => ({ value, label: PLACE_NAMES[value].toLowerCase() })),
@@ -49,7 +42,7 @@ function freeOf(options: readonly Option[], wanted: readonly string[], taken: re
 }
 
 /** Fourth station: each vegetable and grain, what it should be like, and where it goes in. */
-export function VegetablesStation({ plan, forecast, edit }: Props): ReactNode {
+export function VegetablesStation({ plan, forecast, edit }: StationProps): ReactNode {
   const { print } = useUnits();
   const items = forecast?.stages.flatMap((stage) => stage.items) ?? [];
   const later = forecast?.stages.some(({ place }) => place === 'second-run' || place === 'simmer') ?? false;
@@ -250,19 +243,18 @@ function Outcome({
   readonly onSize?: (cm: number) => void;
   readonly print: (kind: 'length', value: number) => string;
 }): ReactNode {
-  const word = TEXTURE_WORDS[item.texture] ?? item.texture;
   const size = item.sizeCm > 0 ? `, cut to ${print('length', item.sizeCm)}` : '';
   return (
     <div className="outcome">
-      <p className={`verdict ${item.met ? 'fits' : 'wrong'}`}>
-        <span aria-hidden>{item.met ? '●' : '■'}</span> {PLACE_NAMES[item.place]}: {word}
+      <Verdict tone={item.met ? 'fits' : 'wrong'}>
+        {PLACE_NAMES[item.place]}: {textureWord(item.texture)}
         {size}
         {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
-      </p>
+      </Verdict>
       <span className="field-note">
         Elsewhere:{' '}
         {item.elsewhere
-          .map(({ place, texture }) => `${PLACE_NAMES[place].toLowerCase()} ${TEXTURE_WORDS[texture] ?? texture}`)
+          .map(({ place, texture }) => `${PLACE_NAMES[place].toLowerCase()} ${textureWord(texture)}`)
           .join(', ')}
         .
       </span>

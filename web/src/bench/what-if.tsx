@@ -15,6 +15,7 @@ import { useUnits } from '../shared/use-units';
 import { FORM_GOOD_FOR, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Alternatives, Answer } from '../workers/reckoning.worker';
+import type { Edit } from './station';
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   oven: 'Low oven',
@@ -26,7 +27,7 @@ interface Props {
   readonly plan: Plan;
   readonly forecast: Forecast;
   readonly alternatives: Alternatives | null;
-  readonly edit: (change: (plan: Plan) => Plan) => void;
+  readonly edit: Edit;
 }
 
 /** The same dish otherwise: cut another way, without pressure, from an old recipe, or not tender yet. */

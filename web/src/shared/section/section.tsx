@@ -3,10 +3,10 @@ import { Segmented } from 'antd';
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWidth } from '../use-width';
 import { useUnits } from '../use-units';
+import { LEVEL_TONES, MARKS } from '../verdict';
 import { NARROW, sectionGeometry } from './geometry';
 
 const TONE = { safe: 'var(--herb)', watch: 'var(--brass)', likely: 'var(--ember)' } as const;
-const MARK = { safe: '●', watch: '▲', likely: '■' } as const;
 const WORD = { safe: 'safe', watch: 'watch it', likely: 'burns' } as const;
 const FOND_PX = { clean: 0, film: 2, fond: 5, 'sugar-crust': 7 } as const;
 
@@ -199,7 +199,7 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
               </g>
               <g aria-hidden>
                 <text x={g.left + 4} y={g.floor + 35} style={{ fill: TONE[level], fontWeight: 700 }}>
-                  {MARK[level]} {print('temperature', section.baseC)}
+                  {MARKS[LEVEL_TONES[level]]} {print('temperature', section.baseC)}
                 </text>
                 <text
                   x={width < NARROW ? g.left + 4 : width - 2}

@@ -1,0 +1,14 @@
+import type { Forecast, Plan } from '@hervir/core';
+import type { FaultAt } from './use-faults';
+
+/** A change of the plan on the bench: one step of undo. */
+export type Edit = (change: (plan: Plan) => Plan) => void;
+
+/** What every station of the bench is given. */
+export interface StationProps {
+  readonly plan: Plan;
+  /** Null until the first has come. */
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
+  readonly faultAt: FaultAt;
+}
