@@ -1,5 +1,17 @@
 /** The arrows of the house: core <- contract <- server, web. Inside core a floor may import only floors above it in the list. */
-const floors = ['units', 'physics', 'larder', 'plan', 'meat', 'pot', 'stations', 'clock', 'braise', 'learning'];
+const floors = [
+  'units',
+  'physics',
+  'larder',
+  'plan',
+  'meat',
+  'pot',
+  'stations',
+  'clock',
+  'braise',
+  'simulated',
+  'learning',
+];
 
 const floorRules = floors.map((floor, index) => ({
   name: `core-floor-${floor}`,

@@ -38,6 +38,17 @@ module.exports = {
     project('web', {
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
       transform: { '^.+\\.[cm]?[jt]sx?$': swc(false, true) },
+      setupFiles: [`${__dirname}/web/src/testing/shims.ts`],
+      // Style sheets draw nothing in a test; workers answer on the page's own thread.
+      moduleNameMapper: {
+        '\\.css$': '<rootDir>/src/testing/nothing.ts',
+        // jsdom would parse every rule of the component library, and nothing asks how a thing looks.
+        '[/]Dom[/]dynamicCSS$': '<rootDir>/src/testing/no-styles.ts',
+        // Some of the component library's parts ask for each other's ES modules.
+        '^(@ant-design/[a-z-]+|@rc-component/[a-z-]+)/es/(.*)$': '$1/lib/$2',
+        '(^|/)reckoner$': '<rootDir>/src/testing/reckoner.ts',
+        '(^|/)begin$': '<rootDir>/src/testing/begin.ts',
+      },
       transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)'],
     }),
     project('e2e'),

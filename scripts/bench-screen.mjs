@@ -1,5 +1,7 @@
 // npm run bench -- --screen: what the browser does while the handle is dragged, and how much Tonight loads at first.
-import { chromiumPath, demoInBrowser } from './lib.mjs';
+import { readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromiumPath, demoInBrowser, root } from './lib.mjs';
 
 const percentile = (values, share) => [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? 0;
 
@@ -14,14 +16,26 @@ async function drag(address, browser, plan, say) {
   await page.setViewport({ width: 1280, height: 800 });
   const session = await page.createCDPSession();
   await session.send('Network.enable');
-  let bytes = 0;
-  const scripts = new Set();
-  session.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.add(requestId));
+  const scripts = new Map();
+  session.on('Network.responseReceived', ({ requestId, type, response }) => {
+    if (type === 'Script') scripts.set(requestId, { headers: response.encodedDataLength, all: 0 });
+  });
   session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    if (scripts.has(requestId)) bytes += encodedDataLength;
+    const script = scripts.get(requestId);
+    if (script) script.all = encodedDataLength;
   });
   await page.goto(address, { waitUntil: 'networkidle0' });
-  say(`first load of Tonight: ${(bytes / 1000).toFixed(0)} kB of scripts over the wire, worker included (bar 300 kB)`);
+  const total = [...scripts.values()].reduce((sum, { all }) => sum + all, 0);
+  const headers = [...scripts.values()].reduce((sum, script) => sum + script.headers, 0);
+  // The worker is a page of its own to the browser's bookkeeping: its squeezed file is what the server hands out.
+  const assets = join(root, 'web/dist/assets');
+  const [worker] = readdirSync(assets).filter((name) => /^reckoning\.worker.*\.js\.br$/.test(name));
+  const workerBytes = worker === undefined ? 0 : statSync(join(assets, worker)).size;
+  const kB = (bytes) => (bytes / 1000).toFixed(0);
+  say(
+    `first load of Tonight: ${kB(total - headers + workerBytes)} kB of compressed JavaScript (bar 300 kB): ` +
+      `${scripts.size} scripts ${kB(total - headers)} kB, the worker ${kB(workerBytes)} kB; headers ${kB(headers)} kB beside`,
+  );
 
   await page.goto(`${address}/bench/${plan}`, { waitUntil: 'networkidle0' });
   const handle = await page.waitForSelector('::-p-aria([name="Minutes under pressure"][role="slider"])');

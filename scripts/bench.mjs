@@ -1,14 +1,15 @@
-// npm run bench: speed and accuracy on this machine, in one run. Figures are written down in docs/reckoning.md.
+// npm run bench: speed and accuracy on this machine, in one run. Figures are written down in docs/quality.md.
 import { createRequire } from 'node:module';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { benchLog } from './bench-log.mjs';
 import { benchScreen } from './bench-screen.mjs';
 import { buildReckoning, install, root } from './lib.mjs';
 
 install({ quiet: true });
 buildReckoning();
 const load = createRequire(import.meta.url);
-const { forecast, newPlan } = load(join(root, 'core/dist/index.js'));
+const { forecast, guideOf, newPlan, printerFor, SimulatedCook, steadyHand } = load(join(root, 'core/dist/index.js'));
 const { ConductionBody } = load(join(root, 'core/dist/physics/conduction/body.js'));
 const { CookingBody } = load(join(root, 'core/dist/physics/cooking-body.js'));
 const { Solver } = load('odex');
@@ -58,6 +59,23 @@ for (const [name, cut, form, grams] of plans) {
   say(
     `from frozen, ${name}: median ${timed(9, (i) => forecast(plan(cut, form, grams + i, 'frozen'))).toFixed(1)} ms (bar 60 ms)`,
   );
+}
+
+// Ten simulated cookers at once, under pressure, at 300 times: what a second of it costs, telemetry written out.
+{
+  const f = forecast(plan('beef-shin', 'slices', 1200));
+  const guide = guideOf(f, printerFor('metric'));
+  const setup = { scatter: true, startMs: 0, faults: [], handsTakeTime: true };
+  const cookers = Array.from({ length: 10 }, (_, seed) => new SimulatedCook(f, guide, { ...setup, seed }));
+  for (const cooker of cookers) steadyHand(cooker, (id) => id === 'pressure');
+  const second = timed(9, () => {
+    for (const cooker of cookers) {
+      const before = cooker.frames.length;
+      cooker.advanceTo(cooker.seconds + 300);
+      JSON.stringify(cooker.frames.slice(before));
+    }
+  });
+  say(`ten simulated cookers at 300 times: ${(second / 10).toFixed(1)} % of one core (bar 25 %)`);
 }
 
 // One piece through one cook, against a general solver on the same brick and the same history.
@@ -142,3 +160,4 @@ else {
 }
 
 if (process.argv.includes('--screen')) await benchScreen(say);
+if (process.argv.includes('--log')) await benchLog(say);

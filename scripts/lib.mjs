@@ -103,13 +103,24 @@ export function serve(args) {
   child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
 }
 
+/** The clock file of a server started with HERVIR_TEST_CLOCK. */
+export function clockAt(file) {
+  return (ms) =>
+    writeFileSync(file, JSON.stringify({ now: new Date(ms).toISOString(), setAt: new Date().toISOString(), speed: 1 }));
+}
+
 /** Builds, serves the demo kitchen from a folder of its own on any free port, opens a browser, and clears all away after. */
 export async function demoInBrowser(work) {
   buildAll();
   // Not at the top: this file is read before anything is installed.
   const { default: puppeteer } = await import('puppeteer-core');
   const [data, profile] = ['hervir-demo-', 'hervir-profile-'].map((name) => mkdtempSync(join(tmpdir(), name)));
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', '0', '--data', data, '--demo']);
+  // Its clock can be set, so that a cook can be shown at any of its moments; until then it is the real one.
+  const clock = join(data, 'clock.json');
+  clockAt(clock)(Date.now());
+  const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--port', '0', '--data', data, '--demo'], {
+    env: { ...process.env, HERVIR_TEST_CLOCK: clock },
+  });
   const address = await new Promise((resolve) => {
     server.stdout.on('data', (chunk) => {
       const match = /Hervir is at (\S+)/.exec(chunk.toString());
@@ -123,7 +134,7 @@ export async function demoInBrowser(work) {
   });
   try {
     const plans = await (await fetch(`${address}/api/braises`)).json();
-    await work({ address, browser, plans });
+    await work({ address, browser, plans, clock });
   } finally {
     await browser.close();
     server.kill('SIGTERM');

@@ -6,6 +6,8 @@ import { buildReckoning, install, root } from './lib.mjs';
 
 install();
 buildReckoning();
-const { planJsonSchema } = createRequire(import.meta.url)(join(root, 'contract/dist/index.js'));
+const { publishedSchemas } = createRequire(import.meta.url)(join(root, 'contract/dist/index.js'));
 mkdirSync(join(root, 'docs/schema'), { recursive: true });
-writeFileSync(join(root, 'docs/schema/braise-v1.json'), `${JSON.stringify(planJsonSchema(), null, 2)}\n`);
+for (const [name, schema] of Object.entries(publishedSchemas())) {
+  writeFileSync(join(root, `docs/schema/${name}.json`), `${JSON.stringify(schema, null, 2)}\n`);
+}

@@ -54,51 +54,66 @@ install();
 ensureChromium();
 const bin = (name) => join(root, 'node_modules/.bin', name);
 
-await step('types', bin('tsc'), ['-b']);
-// The linter reads the types that were just built, and takes as long as the others together: it runs beside them.
-await Promise.all([
-  step('lint', bin('eslint'), ['.', '--max-warnings', '0']),
-  (async () => {
-    await step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-    await step('layers', bin('depcruise'), [
-      '--config',
-      '.dependency-cruiser.cjs',
-      'core/src',
-      'contract/src',
-      'server/src',
-      'web/src',
-    ]);
-    process.stdout.write('\n== build\n');
-    buildAll();
-  })(),
-]);
+const reports = mkdtempSync(join(tmpdir(), 'hervir-test-'));
+/** Runs some of Jest's projects; each writes a report of its own. */
+const jest = (name, workers, ...projects) =>
+  step(
+    name,
+    bin('jest'),
+    [
+      '--json',
+      `--outputFile=${join(reports, `${name}.json`)}`,
+      '--silent',
+      // The database driver's native thread keeps Jest's process alive after everything has been closed.
+      '--forceExit',
+      '--testTimeout=60000',
+      `--maxWorkers=${workers}`,
+      '--selectProjects',
+      ...projects,
+      ...process.argv.slice(2),
+    ],
+    false,
+  );
 
-const results = join(mkdtempSync(join(tmpdir(), 'hervir-test-')), 'jest.json');
-// --forceExit: the database driver's native thread keeps Jest's process alive after everything has been closed.
-await step(
-  'tests',
-  bin('jest'),
-  [
-    '--json',
-    `--outputFile=${results}`,
-    '--silent',
-    '--forceExit',
-    '--testTimeout=60000',
-    // The browser's tests wait more than they work: two at once even on two cores.
-    '--maxWorkers=2',
-    ...process.argv.slice(2),
-  ],
-  false,
-);
+// Two lanes on two cores: what needs no build runs beside the build; the linter reads the types that were just built, and
+// screens without a browser come after it, beside the browser's own tests.
+let built = null;
+const building = new Promise((resolve) => (built = resolve));
+const lane = (async () => {
+  await step('types', bin('tsc'), ['-b']);
+  process.stdout.write('\n== build\n');
+  buildAll();
+  built();
+  await step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  await step('layers', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core/src',
+    'contract/src',
+    'server/src',
+    'web/src',
+  ]);
+  await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+  await jest('screens', 1, 'web');
+})();
+await jest('unit', 1, 'core', 'contract', 'server');
+await building;
+// The browser's tests wait more than they work: two at once even beside the linter.
+await jest('browser', 2, 'e2e');
+await lane;
 
-let passed = checks.filter(({ name, ok }) => ok && name !== 'tests').length;
-let failed = checks.filter(({ name, ok }) => !ok && name !== 'tests').length;
-if (existsSync(results)) {
-  const report = JSON.parse(readFileSync(results, 'utf8'));
-  passed += report.numPassedTests;
-  failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
-} else {
-  failed += 1;
+const isTests = ({ name }) => name === 'unit' || name === 'browser' || name === 'screens';
+let passed = checks.filter((check) => check.ok && !isTests(check)).length;
+let failed = checks.filter((check) => !check.ok && !isTests(check)).length;
+for (const { name } of checks.filter(isTests)) {
+  const file = join(reports, `${name}.json`);
+  if (existsSync(file)) {
+    const report = JSON.parse(readFileSync(file, 'utf8'));
+    passed += report.numPassedTests;
+    failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
+  } else {
+    failed += 1;
+  }
 }
 const share = testShare();
 process.stdout.write(

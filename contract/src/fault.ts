@@ -13,6 +13,12 @@ export interface Fault {
 export type Read<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };
 
+/** Reads what comes in by a schema: the value, or every fault with its place. */
+export function readBy<T>(schema: z.ZodType<T>, input: unknown): Read<T> {
+  const parsed = schema.safeParse(input);
+  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: faultsOf(parsed.error, input) };
+}
+
 /**
  * Writes a path the way a script would reach it.
  *

@@ -12,6 +12,11 @@ export {
   type PlanInput,
 } from './plan';
 export * from './kitchen';
+export * from './backup';
 export * from './braise-record';
 export * from './headless';
+export * from './cook';
 export * from './json-schema';
+export * from './rehearsal';
+export * from './log';
+export * from './recipe';

@@ -1,6 +1,6 @@
 import { LIMITS, type Cooker } from '@hervir/core';
 import { z } from 'zod';
-import { faultsOf, type Read } from './fault';
+import { faultsOf, readBy, type Read } from './fault';
 import { completeCooker, cookerSchema, kitchenSchema, quantity } from './plan';
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const;
@@ -21,8 +21,7 @@ export type Settings = z.output<typeof settingsSchema>;
  * @example readSettings({}).ok // true
  */
 export function readSettings(input: unknown): Read<Settings> {
-  const parsed = settingsSchema.safeParse(input);
-  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: faultsOf(parsed.error, input) };
+  return readBy(settingsSchema, input);
 }
 
 /**
@@ -42,4 +41,13 @@ export interface StoredCooker {
   readonly id: string;
   readonly cooker: Cooker;
   readonly createdAt: string;
+}
+
+/** How a phone on the counter comes in; addresses are empty where the server was not asked to let it. */
+export interface Lan {
+  readonly addresses: readonly string[];
+  readonly code: string | null;
+  /** An SVG. */
+  readonly qr: string | null;
+  readonly devices: readonly { readonly id: string; readonly name: string; readonly pairedAt: string }[];
 }

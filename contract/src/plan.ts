@@ -105,6 +105,7 @@ export const kitchenSchema = z.strictObject({
   altitudeM: quantity(LIMITS.altitudeM).default(DEFAULT_KITCHEN.altitudeM),
   roomC: quantity(LIMITS.roomC).default(DEFAULT_KITCHEN.roomC),
   airKPa: quantity(LIMITS.airKPa).optional(),
+  prepFactor: quantity(LIMITS.prepFactor).optional(),
 });
 
 const meatSchema = z.strictObject({
@@ -129,6 +130,22 @@ const meatSchema = z.strictObject({
 });
 
 const d = PLAN_DEFAULTS;
+
+const learned = z.strictObject({
+  factor: quantity(LIMITS.learntFactor),
+  cooks: z.number().int().min(0).max(100_000),
+  short: z.number().int().min(0).max(100_000).optional(),
+  past: z.number().int().min(0).max(100_000).optional(),
+});
+
+/** What a log has taught, as a plan carries it. */
+const learntSchema = z.strictObject({
+  heat: learned.optional(),
+  losses: learned.optional(),
+  sear: learned.optional(),
+  toughness: learned.optional(),
+  prep: learned.optional(),
+});
 
 /** A plan as it may be written: contract.md, format "hervir/braise", version 1. */
 export const planSchema = z.strictObject({
@@ -257,6 +274,9 @@ export const planSchema = z.strictObject({
     )
     .max(8)
     .default([]),
+  cutLater: z.boolean().default(d.cutLater),
+  moved: z.record(text(80, 1), quantity(LIMITS.movedMinutes)).default({}),
+  learnt: learntSchema.optional(),
   serveAt: wallClock.nullable().default(d.serveAt),
 });
 

@@ -24,6 +24,19 @@ export type { Place, StagedItem } from './stations/stages';
 export { THICKENER_KINDS } from './larder/thickeners';
 export { cutSubstitutes, herbSwap, liquidSubstitutes } from './stations/substitutes';
 export type { ScheduledTask } from './clock/schedule';
+export { isMovable } from './clock/tasks';
+export * from './clock/cook-events';
+export * from './clock/guide-step';
+export * from './clock/cook-state';
+export { pressureTimes, type PressureTimes } from './clock/pressure-times';
+export { asCooked, type AsCooked } from './braise/as-cooked';
+export { catchUp, type CatchUp } from './braise/catch-up';
+export { SIDES, type SideDish } from './plan/sides';
+export type { AtThePot } from './braise/rescue-from';
+export { clashesOf, type Clash } from './clock/clashes';
+export { mends, type Mend } from './braise/mends';
+export { together, type Beside, type Together } from './clock/together';
+export { guideOf } from './braise/guide';
 export { forecast } from './braise/forecast';
 export type { CurvePoint, Forecast, Reason } from './braise/forecast-document';
 export * from './braise/other-methods';
@@ -39,3 +52,35 @@ export { sectionsOf, type Section, type SectionStage } from './braise/section';
 export * from './braise/rescue';
 export { rescale, type Rescaled } from './braise/servings';
 export type { Caution, Step } from './braise/cautions';
+export {
+  BURNER_SHARE,
+  SAUTE_SHARE,
+  TOLD_BY_COOKER,
+  type BurnerLevel,
+  type CookerCommand,
+  type CookerMode,
+  type Refusal,
+  type SauteLevel,
+  type Signal,
+} from './simulated/cooker-device';
+export { FAULTS, FAULT_WORDS, type FaultId } from './simulated/faults';
+export { potMinute, SimulatedCook, type Frame, type HandAct, type SimulatedSetup } from './simulated/simulated-cook';
+export type { MeatPlace, Plant } from './simulated/kitchen';
+export { steadyHand } from './simulated/steady-hand';
+export { debriefOf, type Debrief, type DebriefLine } from './simulated/debrief';
+export { EXERCISES, EXERCISE_LIST, exerciseById, markOf, type ExerciseId, type Mark } from './simulated/exercises';
+export { sectionNow } from './simulated/section-now';
+export { LIKELY_K } from './pot/base-temperature';
+export {
+  FACTORS,
+  summary,
+  unknown,
+  withEvidence,
+  type Evidence,
+  type FactorKind,
+  type FactorSummary,
+  type Posterior,
+} from './learning/posterior';
+export { observe, observeByHand, type Observation } from './learning/observe';
+export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/learnt';
+export { seeded, type Random } from './simulated/random';

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
 import { aKitchen, Person } from './browser';
 
 jest.setTimeout(240_000);
@@ -7,62 +8,112 @@ const kitchen = aKitchen();
 
 describe('every room', () => {
   const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-  const rooms = ['/', '/bench', '/times', '/cookers', '/rescue', '/rescue/burn', '/settings', '/nowhere'];
+  const rooms = [
+    '/',
+    '/bench',
+    '/rehearse',
+    '/recipe',
+    '/log',
+    '/log?see=charts',
+    '/times',
+    '/cookers',
+    '/rescue',
+    '/settings',
+    '/nowhere',
+  ];
+  const ids = { plan: '', cook: randomUUID(), rehearsal: randomUUID(), over: randomUUID(), entry: '' };
+  /** Rooms that speak of a plan or of the cook that is running, by their ids. */
+  const withIds = ({ plan, cook, rehearsal, over, entry }: typeof ids): string[] => [
+    `/cook/${cook}`,
+    `/rehearse/${rehearsal}`,
+    `/rehearse/${over}`,
+    `/rescue/power-cut?cook=${cook}`,
+    `/card/${plan}`,
+    `/log/${entry}`,
+  ];
+  beforeAll(async () => {
+    const { address } = kitchen.server;
+    const plans = (await (await fetch(`${address}/api/braises`)).json()) as { id: string }[];
+    ids.plan = plans[0]?.id ?? '';
+    const { items } = (await (await fetch(`${address}/api/log?limit=1`)).json()) as { items: { id: string }[] };
+    ids.entry = items[0]?.id ?? '';
+    const send = (method: string, path: string, body: object): Promise<unknown> =>
+      fetch(`${address}/api${path}`, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+    await send('POST', '/cooks', { id: ids.cook, startedEventId: randomUUID(), braiseId: ids.plan });
+    // One under way, standing still, and one that is over.
+    await send('POST', '/rehearsals', { id: ids.rehearsal, exercise: 'two-stages' });
+    await send('PUT', `/rehearsals/${ids.rehearsal}/pace`, { paused: true });
+    await send('POST', '/rehearsals', { id: ids.over, exercise: 'unscraped' });
+    await send('POST', `/rehearsals/${ids.over}/acts`, { act: 'end' });
+  });
   /** The bench is looked at with every station open in turn. */
   const stations = ['Sear', 'Pot and liquid', 'Vegetables and grains', 'Letting down', 'Sauce and plate'];
 
-  test.each([
-    ['day', 1280],
-    ['day', 390],
-    ['night', 1280],
-    ['night', 390],
-  ])('has no axe violation (WCAG 2.2 A and AA) by %s at %d px, and no sideways scroll', async (colours, width) => {
-    // On a phone the rooms' bar lies over whatever is scrolled under it: a tall page has everything in sight at once.
-    const person = await Person.at(kitchen.browser, kitchen.server.address, {
-      width,
-      height: width < 760 ? 5000 : 844,
-    });
-    await person.page.evaluateOnNewDocument((theme: string) => {
-      localStorage.setItem(
-        'hervir.preferences',
-        JSON.stringify({ state: { colours: theme, lastPlan: null }, version: 1 }),
-      );
-    }, colours);
-    // The policy of the page lets nothing in from outside its files, the checker included.
-    await person.page.setBypassCSP(true);
-    const check = async (what: string): Promise<void> => {
-      const found = await person.page.evaluate(async () => {
-        const { axe: checker } = window as unknown as {
-          axe: {
-            run(
-              context: unknown,
-              options: unknown,
-            ): Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
-          };
-        };
-        const { violations } = await checker.run(document, {
-          runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-        });
-        return violations.flatMap(({ id, nodes }) =>
-          nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary.slice(0, 200)}`),
+  test.each([1280, 390])(
+    'has no axe violation (WCAG 2.2 A and AA) at %d px, by day and by night, and no sideways scroll',
+    async (width) => {
+      // On a phone the rooms' bar lies over whatever is scrolled under it: a tall page has everything in sight at once.
+      const person = await Person.at(kitchen.browser, kitchen.server.address, {
+        width,
+        height: width < 760 ? 5000 : 844,
+      });
+      // Colours that are still changing are no colours yet.
+      await person.page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+      await person.page.evaluateOnNewDocument(() => {
+        localStorage.setItem(
+          'hervir.preferences',
+          JSON.stringify({ state: { colours: 'day', lastPlan: null }, version: 1 }),
         );
       });
-      expect([what, found]).toEqual([what, []]);
-      const sideways = await person.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect([what, sideways]).toEqual([what, Math.min(0, sideways)]);
-    };
-    for (const room of rooms) {
-      await person.goes(room);
-      await person.settles();
-      await person.page.evaluate(axe);
-      await check(room);
-      // Two of the four are enough for what is folded away: both colours, both widths.
-      if (room !== '/bench' || (colours === 'day') !== (width === 1280)) continue;
-      for (const station of stations) {
-        await person.opens(station);
-        await check(`${room}, ${station}`);
+      // The policy of the page lets nothing in from outside its files, the checker included.
+      await person.page.setBypassCSP(true);
+      const check = async (what: string): Promise<void> => {
+        await person.standsStill();
+        const found = await person.page.evaluate(async () => {
+          const { axe: checker } = window as unknown as {
+            axe: {
+              run(
+                context: unknown,
+                options: unknown,
+              ): Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
+            };
+          };
+          const { violations } = await checker.run(document, {
+            runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+          });
+          return violations.flatMap(({ id, nodes }) =>
+            nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary.slice(0, 200)}`),
+          );
+        });
+        expect([what, found]).toEqual([what, []]);
+        const sideways = await person.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect([what, sideways]).toEqual([what, Math.min(0, sideways)]);
+      };
+      for (const room of [...rooms, ...withIds(ids)]) {
+        await person.goes(room);
+        await person.settles();
+        await person.page.evaluate(axe);
+        await check(`${room}, by day`);
+        // Each station once: by day where it is wide, by night on a phone.
+        const inside = room === '/bench' ? stations : [];
+        const stationsNow = async (when: string): Promise<void> => {
+          for (const station of inside) {
+            await person.opens(station);
+            await check(`${room}, ${station}, ${when}`);
+          }
+        };
+        if (width > 760) await stationsNow('by day');
+        await person.presses('button', 'Night');
+        await person.finds('button', 'Day');
+        await check(`${room}, by night`);
+        if (width < 760) await stationsNow('by night');
+        await person.presses('button', 'Day');
       }
-    }
-    await person.leaves();
-  });
+      await person.leaves();
+    },
+  );
 });

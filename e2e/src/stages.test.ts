@@ -5,7 +5,7 @@ jest.setTimeout(180_000);
 const kitchen = aKitchen();
 
 /** A whole goat leg with three vegetables and freekeh, kept through the interface's own server and opened on the bench. */
-async function opensTheLeg(): Promise<Person> {
+async function opensTheLeg(more: object = {}): Promise<Person> {
   const id = crypto.randomUUID();
   const vegetables = ['carrot', 'turnip', 'cabbage'].map((vegetable) => ({ vegetable, grams: 400, texture: 'tender' }));
   const plan = {
@@ -19,6 +19,7 @@ async function opensTheLeg(): Promise<Person> {
     vegetables,
     grains: [{ grain: 'freekeh', grams: 120 }],
     finish: { thickener: 'potato-starch', body: 'coating', sauceMl: 400 },
+    ...more,
   };
   const kept = await fetch(`${kitchen.server.address}/api/braises`, {
     method: 'POST',
@@ -96,6 +97,53 @@ describe('vegetables in stages', () => {
     await person.reads(/Minutes under pressure: \d+ becomes \d+; the piece is [\d.]+ cm thick/);
     await person.presses('button', 'Make it for 9');
     await person.reads('2.7 kg of goat leg');
+    await person.leaves();
+  });
+});
+
+describe('the clock', () => {
+  test('a side dish is added and put earlier on the line by keyboard and by hand; the calendar and the card go along', async () => {
+    const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+    const person = await opensTheLeg({ serveAt: `${tomorrow}T19:00:00+01:00` });
+    await person.presses('tab', 'Clock');
+    await person.reads(/Begin \d{2}:\d{2} at the latest/);
+    await (await person.finds('combobox', 'Add a side dish')).click();
+    await (await person.page.waitForSelector('.ant-select-dropdown ::-p-text(Bread)', { visible: true }))?.click();
+    await person.reads('Bread');
+    const bread = await person.finds('slider', /^Bread: Warm it in the oven: earlier by/);
+    const later = (): Promise<string | null> => bread.evaluate((block) => block.getAttribute('aria-valuetext'));
+    expect(await later()).toMatch(/as late as it can$/);
+    await bread.evaluate((block) => (block as unknown as { focus(): void }).focus());
+    await person.page.keyboard.press('ArrowLeft');
+    await person.page.waitForFunction(
+      (block: Element) => /1 min earlier$/.test(block.getAttribute('aria-valuetext') ?? ''),
+      { timeout: 40_000 },
+      bread,
+    );
+    const box = await bread.boundingBox();
+    if (!box) throw new Error('the block is not drawn');
+    await person.page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await person.page.mouse.down();
+    await person.page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 5 });
+    await person.page.mouse.up();
+    await person.page.waitForFunction(
+      (block: Element) => Number(block.getAttribute('aria-valuenow')) > 5,
+      { timeout: 40_000 },
+      bread,
+    );
+    await person.presses('button', 'All as late as they can be');
+    await person.page.waitForFunction(
+      (block: Element) => block.getAttribute('aria-valuenow') === '0',
+      { timeout: 40_000 },
+      bread,
+    );
+    await person.finds('link', 'Calendar with alarms');
+    await person.presses('link', 'One-page card');
+    await person.finds('button', 'Print');
+    await person.reads('Bread: Warm it in the oven');
+    const pdf = Buffer.from(await person.page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
+    expect(person.pageErrors).toEqual([]);
     await person.leaves();
   });
 });

@@ -1,12 +1,20 @@
 import { EntityManager, MikroORM } from '@mikro-orm/core';
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
+import { BackupModule } from './backup/backup.module';
 import { BraisesModule } from './braises/braises.module';
+import { Clock } from './clock';
 import type { Config } from './config';
+import { ClockController } from './cooks/clock.controller';
+import { CooksModule } from './cooks/cooks.module';
 import { CookersModule } from './cookers/cookers.module';
 import { DemoModule } from './demo/demo.module';
 import { FormatsController } from './formats/formats.controller';
 import { HealthController } from './health/health.controller';
+import { LanModule } from './lan/lan.module';
+import { LogModule } from './log/log.module';
+import { SimulatedCookerModule } from './simulated-cooker/simulated-cooker.module';
+import { RecipesModule } from './recipes/recipes.module';
 import { SettingsModule } from './settings/settings.module';
 import { CONFIG } from './tokens';
 
@@ -25,6 +33,7 @@ class GivenModule {
       { provide: CONFIG, useValue: config },
       { provide: MikroORM, useValue: orm },
       { provide: EntityManager, useValue: orm.em },
+      { provide: Clock, useValue: new Clock() },
     ];
     return { module: GivenModule, providers, exports: providers };
   }
@@ -48,9 +57,15 @@ export class AppModule {
         BraisesModule,
         CookersModule,
         SettingsModule,
+        CooksModule,
+        SimulatedCookerModule,
+        LogModule,
+        RecipesModule,
+        BackupModule,
+        LanModule,
         DemoModule,
       ],
-      controllers: [HealthController, FormatsController],
+      controllers: [HealthController, FormatsController, ClockController],
     };
   }
 }

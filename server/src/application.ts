@@ -1,23 +1,40 @@
+import type { RequestListener } from 'node:http';
+import { createServer, type Server } from 'node:https';
 import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { MikroORM } from '@mikro-orm/core';
 import compression from 'compression';
-import type { NextFunction, Request, Response } from 'express';
+import squeezed from 'express-static-gzip';
+import { json, type NextFunction, type Request, type Response } from 'express';
 import { Logger, PinoLogger } from 'nestjs-pino';
 import { AppModule } from './app.module';
 import { StartError, type Config } from './config';
-import { openDatabase } from './database/database';
+import { openDatabase, prepareFolder } from './database/database';
+import { takeFolder } from './database/folder-lock';
+import { ownCertificate } from './lan/certificate';
+import { door } from './lan/door';
+import { LAN_ADDRESSES } from './lan/lan-addresses';
+import { Pairing } from './lan/pairing';
 import { FaultFilter } from './security/faults';
 import { headers, ownHostOnly } from './security/guard';
 
 /** A plan is a few kilobytes; a whole kitchen's worth of text in one request is not meant. */
 const LARGEST_REQUEST = 256_000;
+/** Whole files may be larger, bytes. */
+const LARGEST_FILES: readonly (readonly [RegExp, number])[] = [
+  [/^\/api\/backup/, 400_000_000],
+  [/^\/api\/log\/file[.]csv$/, 32_000_000],
+  [/^\/api\/log\/[^/]+\/photo$/, 9_000_000],
+  [/^\/api\/recipes/, 4_000_000],
+];
 
 /** A server that listens, and how to stop it. */
 export interface Running {
   readonly address: string;
+  /** Where the house may come in, and the code it has to give; empty without --lan. */
+  readonly house: { readonly addresses: readonly string[]; readonly code: string };
   close(): Promise<void>;
 }
 
@@ -30,7 +47,15 @@ export function openApi(app: NestExpressApplication): Record<string, unknown> {
 /** The built web: files as they are, and every other page address answered with the one page. */
 function serveWeb(app: NestExpressApplication, folder: string): void {
   // Names of built files carry a hash of what is in them: they never change under their name.
-  app.useStaticAssets(join(folder, 'assets'), { prefix: '/assets', immutable: true, maxAge: '1y', fallthrough: false });
+  app.use(
+    '/assets',
+    squeezed(join(folder, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
+  );
   app.useStaticAssets(folder, { index: false });
   app.use((request: Request, response: Response, next: NextFunction) => {
     const page = request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html') !== false;
@@ -44,6 +69,13 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   });
 }
 
+/** A stream is sent as it comes; compressed, it would wait for more. */
+function notStreamed(request: Request, response: Response): boolean {
+  return String(response.getHeader('content-type')).startsWith('text/event-stream')
+    ? false
+    : compression.filter(request, response);
+}
+
 async function create(config: Config, orm: MikroORM): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.with({
@@ -51,11 +83,16 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
       orm,
       logLevel: process.env['HERVIR_LOG'] ?? 'warn',
     }),
-    { bufferLogs: true, abortOnError: false, bodyParser: false },
+    // Streams stay open as long as a page does: a server that stops does not wait for them.
+    { bufferLogs: true, abortOnError: false, bodyParser: false, forceCloseConnections: true },
   );
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
-  app.use(ownHostOnly(config), headers(), compression({ level: 9 }));
+  app.use(ownHostOnly({ ...config, extraHosts: [...config.extraHosts, ...(config.lan?.hosts ?? [])] }), headers());
+  app.use(...door(app.get(Pairing)));
+  // Files were squeezed when they were built; answers are squeezed quickly.
+  app.use(compression({ level: 1, filter: notStreamed }));
+  for (const [path, limit] of LARGEST_FILES) app.use(path, json({ limit }));
   app.useBodyParser('json', { limit: LARGEST_REQUEST });
   app.useGlobalFilters(new FaultFilter(await app.resolve(PinoLogger)));
   const document = openApi(app);
@@ -64,20 +101,51 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
   return app;
 }
 
+/** Listens to the house's network, over TLS with this kitchen's own certificate: one listener an address. */
+async function openDoor(app: NestExpressApplication, { lan, dataFolder }: Config): Promise<Server[]> {
+  if (lan === null) return [];
+  const { key, cert } = await ownCertificate(dataFolder, lan.hosts);
+  const handler = app.getHttpAdapter().getInstance() as RequestListener;
+  const addresses = app.get<string[]>(LAN_ADDRESSES);
+  return Promise.all(
+    lan.hosts.map(
+      (host) =>
+        new Promise<Server>((resolve, reject) => {
+          const server = createServer({ key, cert }, handler);
+          server.once('error', reject);
+          server.listen(lan.port, host, () => {
+            addresses.push(`https://${host}:${(server.address() as { port: number }).port}`);
+            resolve(server);
+          });
+        }),
+    ),
+  );
+}
+
 /**
  * Opens the database, builds the application and listens.
  *
  * @throws StartError with one clear line when the port is taken or the data folder cannot be used
  */
 export async function start(config: Config): Promise<Running> {
-  const orm = await openDatabase(config.dataFolder);
+  const freeFolder = takeFolder(prepareFolder(config.dataFolder));
+  let orm: MikroORM;
+  try {
+    orm = await openDatabase(config.dataFolder);
+  } catch (error) {
+    freeFolder();
+    throw error;
+  }
   let app: NestExpressApplication | undefined;
+  let doors: Server[] = [];
   try {
     app = await create(config, orm);
     await app.listen(config.port, config.host);
+    doors = await openDoor(app, config);
   } catch (error) {
     await app?.close();
     await orm.close(true);
+    freeFolder();
     const { code } = error as NodeJS.ErrnoException;
     if (code === 'EADDRINUSE') throw new StartError(`Port ${config.port} is taken: choose another with --port.`);
     if (code === 'EACCES' || code === 'EADDRNOTAVAIL') {
@@ -92,9 +160,15 @@ export async function start(config: Config): Promise<Running> {
   const shown = config.host === '0.0.0.0' || config.host === '::' ? 'localhost' : config.host;
   return {
     address: `http://${shown.includes(':') ? `[${shown}]` : shown}:${bound.port}`,
+    house: { addresses: listening.get<string[]>(LAN_ADDRESSES), code: listening.get(Pairing).code },
     async close() {
+      for (const one of doors) {
+        one.closeAllConnections();
+        one.close();
+      }
       await listening.close();
       await orm.close(true);
+      freeFolder();
     },
   };
 }

@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { houseAddresses } from './lan/certificate';
 
 /** How this server was asked to run. */
 export interface Config {
@@ -9,6 +10,8 @@ export interface Config {
   readonly demo: boolean;
   /** Hostnames a browser may use besides loopback. */
   readonly extraHosts: readonly string[];
+  /** Where the house's network may come in, over TLS; null unless asked for. */
+  readonly lan: { readonly hosts: readonly string[]; readonly port: number } | null;
 }
 
 /** Something the person who started the server can mend. Printed as one line. */
@@ -16,14 +19,32 @@ export class StartError extends Error {}
 
 const DEFAULT_PORT = 4780;
 
+function portOf(flag: string, text: string): number {
+  const port = Number(text);
+  if (!/^\d+$/.test(text) || port > 65_535) throw new StartError(`--${flag} ${text} is no port; allowed: 0 to 65535.`);
+  return port;
+}
+
+function lanOf(host: string | undefined, port: string | undefined, beside: number): NonNullable<Config['lan']> {
+  const hosts = host === undefined ? houseAddresses() : [host];
+  if (hosts.length === 0) {
+    throw new StartError('--lan found no address of this machine in the house’s network: name one with --lan-host.');
+  }
+  return { hosts, port: port === undefined ? (beside === 0 ? 0 : beside + 1) : portOf('lan-port', port) };
+}
+
 /**
  * Reads flags before environment before defaults: `--port` or HERVIR_PORT, `--data` or HERVIR_DATA, `--host` or
- * HERVIR_HOST, `--allow-host` or HERVIR_ALLOW_HOST (comma between), `--demo`.
+ * HERVIR_HOST, `--allow-host` or HERVIR_ALLOW_HOST (comma between), `--demo`. `--lan` lets the house's network in, at
+ * `--lan-port` (the port after the other) of `--lan-host` (this machine's addresses in the house).
  *
  * @throws StartError naming the flag and what is allowed
  */
 export function readConfig(argv: readonly string[], env: NodeJS.ProcessEnv): Config {
-  let values: Partial<Record<'port' | 'data' | 'host' | 'allow-host', string>> & { demo?: boolean };
+  let values: Partial<Record<'port' | 'data' | 'host' | 'allow-host' | 'lan-port' | 'lan-host', string>> & {
+    demo?: boolean;
+    lan?: boolean;
+  };
   try {
     ({ values } = parseArgs({
       args: [...argv],
@@ -33,16 +54,17 @@ export function readConfig(argv: readonly string[], env: NodeJS.ProcessEnv): Con
         host: { type: 'string' },
         'allow-host': { type: 'string' },
         demo: { type: 'boolean' },
+        lan: { type: 'boolean' },
+        'lan-port': { type: 'string' },
+        'lan-host': { type: 'string' },
       },
     }));
   } catch (error) {
-    throw new StartError(`${(error as Error).message} Allowed: --port, --data, --host, --allow-host, --demo.`);
+    throw new StartError(
+      `${(error as Error).message} Allowed: --port, --data, --host, --allow-host, --demo, --lan, --lan-port, --lan-host.`,
+    );
   }
-  const portText = values.port ?? env['HERVIR_PORT'] ?? String(DEFAULT_PORT);
-  const port = Number(portText);
-  if (!/^\d+$/.test(portText) || port > 65_535) {
-    throw new StartError(`--port ${portText} is no port; allowed: 0 to 65535.`);
-  }
+  const port = portOf('port', values.port ?? env['HERVIR_PORT'] ?? String(DEFAULT_PORT));
   return {
     host: values.host ?? env['HERVIR_HOST'] ?? '127.0.0.1',
     port,
@@ -52,5 +74,6 @@ export function readConfig(argv: readonly string[], env: NodeJS.ProcessEnv): Con
       .split(',')
       .map((host) => host.trim())
       .filter((host) => host !== ''),
+    lan: values.lan === true ? lanOf(values['lan-host'], values['lan-port'], port) : null,
   };
 }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { toString } from 'qrcode';
 import { start } from './application';
 import { readConfig, StartError } from './config';
 
@@ -6,6 +7,15 @@ async function main(): Promise<void> {
   const config = readConfig(process.argv.slice(2), process.env);
   const running = await start(config);
   process.stdout.write(`Hervir is at ${running.address}${config.demo ? '  (demo kitchen)' : ''}\n`);
+  const { addresses, code } = running.house;
+  const [phone] = addresses;
+  if (phone !== undefined) {
+    process.stdout.write(`A phone in this house opens ${addresses.join(' or ')}, and gives the code ${code} once.\n`);
+    process.stdout.write(
+      'Its browser will warn that it does not know the certificate: it was made here, on this machine.\n',
+    );
+    process.stdout.write(await toString(`${phone}/pair`, { type: 'terminal', small: true }));
+  }
   let closing = false;
   const stop = (): void => {
     if (closing) return;

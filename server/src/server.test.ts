@@ -8,15 +8,7 @@ import * as fc from 'fast-check';
 import { start } from './application';
 import { readConfig, StartError } from './config';
 import { ormOptions, openDatabase } from './database/database';
-import { openKitchen, type TestKitchen } from './testing/kitchen';
-
-const PLAN = {
-  format: 'hervir/braise',
-  version: 1,
-  name: 'Oxtail with chestnuts',
-  target: 'pulls',
-  meat: { cut: 'beef-oxtail', form: 'pieces', grams: 1500 },
-};
+import { openKitchen, OXTAIL as PLAN, type TestKitchen } from './testing/kitchen';
 
 describe('plans', () => {
   let kitchen: TestKitchen;
@@ -51,6 +43,18 @@ describe('plans', () => {
     expect((await kitchen.send('GET', `/api/braises/${kept.id}/plan.json`)).body).toMatchObject({
       format: 'hervir/braise',
       name: 'Oxtail',
+    });
+  });
+
+  test('go out as a calendar where they say when we eat, and say so where they do not', async () => {
+    const dated = await keep({ ...PLAN, serveAt: '2027-01-17T19:00:00+01:00' });
+    const calendar = await kitchen.send('GET', `/api/braises/${dated.id}/calendar.ics`);
+    expect(calendar.headers.get('content-type')).toContain('text/calendar');
+    expect(String(calendar.body)).toContain('BEGIN:VALARM');
+    const open = await keep();
+    expect(await kitchen.send('GET', `/api/braises/${open.id}/calendar.ics`)).toMatchObject({
+      status: 400,
+      body: { faults: [{ path: 'plan.serveAt' }] },
     });
   });
 
@@ -252,9 +256,9 @@ describe('starting', () => {
     const kitchen = await openKitchen();
     const folder = mkdtempSync(join(tmpdir(), 'hervir-'));
     const port = Number(new URL(kitchen.address).port);
-    await expect(start({ host: '127.0.0.1', port, demo: false, extraHosts: [], dataFolder: folder })).rejects.toThrow(
-      `Port ${port} is taken: choose another with --port.`,
-    );
+    await expect(
+      start({ host: '127.0.0.1', port, demo: false, extraHosts: [], lan: null, dataFolder: folder }),
+    ).rejects.toThrow(`Port ${port} is taken: choose another with --port.`);
     await kitchen.close();
     rmSync(folder, { recursive: true });
   });

@@ -5,6 +5,7 @@ import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/app';
+import { keepOnDevice } from './offline/install';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no place for the application');
@@ -13,3 +14,5 @@ createRoot(root).render(
     <App />
   </StrictMode>,
 );
+// After the room is drawn: keeping the rest on the device must not hold it up.
+window.addEventListener('load', keepOnDevice);

@@ -227,31 +227,6 @@ describe('the section', () => {
   });
 });
 
-describe('rescue', () => {
-  test.each(RESCUE_TOPICS)(
-    '%s: steps first, a caution that defers to the manual or to hot fat, with a plan and without',
-    (topic) => {
-      for (const f of [null, forecast(chuck({ deglaze: null }))]) {
-        const { steps, why, caution } = rescueFor(topic, f, METRIC);
-        expect(steps.length).toBeGreaterThanOrEqual(5);
-        expect(why.length).toBeGreaterThan(0);
-        expect(caution).toMatch(/manual|spits/);
-      }
-    },
-  );
-
-  test('the burn error’s steps go by what the pot holds', () => {
-    const steps = (plan: Plan): string => rescueFor('burn', forecast(plan), METRIC).steps.join(' ');
-    const paste = chuck({ additions: [{ ingredient: 'tomato-paste', grams: 200, when: 'stirred-in' }] });
-    expect(steps(paste)).toContain('Leave the thick part out');
-    expect(steps(chuck({ deglaze: null }))).not.toContain('Leave the thick part out');
-    const grain = chuck({ grains: [{ grain: 'barley-pearl', grams: 400, place: 'start', layer: 'stirred-in' }] });
-    expect(steps(grain)).toContain('Lift the grain off the base');
-    const stove = chuck({ cooker: { ...DEFAULT_COOKER, kind: 'stovetop' } });
-    expect(rescueFor('burn', forecast(stove), METRIC).steps[0]).toContain('Lift the pot off the burner');
-  });
-});
-
 test('in US units no text of a forecast, a section, a prep list or a rescue is metric', () => {
   const us = printerFor('us');
   const plan = chuck(

@@ -1,6 +1,6 @@
-import { cutById } from '../larder/cuts';
 import { vegetableById } from '../larder/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
+import { toughnessOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import { kitchenAirKPa } from '../pot/cooker';
 import { backToBoil, secondRun, trySecondRun, type Refill, type SecondRun } from '../pot/second-run';
@@ -17,7 +17,7 @@ import { timing, type Timing } from './timing';
 /** A gentle simmer: a quarter of the heat, the lid ajar. Common practice. */
 const SIMMER_SHARE = 0.25;
 /** In still air under foil, W/m² K. From memory. */
-const UNDER_FOIL_W_PER_M2K = 6;
+export const UNDER_FOIL_W_PER_M2K = 6;
 
 /** Everything the pot does in an evening, for one plan. */
 export interface Evening {
@@ -57,7 +57,7 @@ interface First {
 
 function first(plan: Plan, before: CurvePoint[], after: readonly Stretch[]): First {
   before.length = 0;
-  const { toughness } = cutById(plan.meat.cut);
+  const toughness = toughnessOf(plan);
   const ready = readyPot(plan, recorder(before, toughness, kitchenAirKPa(plan.kitchen), 0));
   const odds = timing(plan, ready.piece, ready.pot, after);
   const wanted = odds.minutesFor(plan.confidence);
@@ -149,7 +149,7 @@ function later(plan: Plan, run: MainRun, staging: Staging): Later {
   const curve: CurvePoint[] = [];
   const history: Stretch[] = [];
   const opened = run.pot.minutes;
-  const { toughness } = cutById(plan.meat.cut);
+  const toughness = toughnessOf(plan);
   const draw = recorder(curve, toughness, run.pot.build.airKPa, -opened, (pot) => pot.bodies[0] ?? run.piece);
   const record: Follow = (stretch, pot) => {
     history.push(stretch);

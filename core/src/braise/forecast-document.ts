@@ -51,6 +51,8 @@ export interface Forecast {
   readonly ownMinutes: boolean;
   /** What Hervir would propose at the wanted confidence; null where even the longest run is not enough. */
   readonly proposedMinutes: number | null;
+  /** What would be proposed by the tables alone; null where nothing was learnt of this cut. */
+  readonly withoutLearnt: number | null;
   readonly pressureMinutesRange: readonly [number, number];
   readonly tenderness: {
     readonly mean: number;

@@ -1,6 +1,6 @@
-import { cutById } from '../larder/cuts';
 import { gradeOf, meanMelted } from '../meat/tenderness';
 import { juiceMl } from '../meat/yield';
+import { toughnessOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import { burnVerdict, type BurnVerdict } from '../pot/base-temperature';
 import { contentsOf } from '../pot/contents';
@@ -23,7 +23,7 @@ import { methodMinutes, METHODS } from './other-methods';
 import { reasonsFor } from './reasons';
 import { burnInWords } from './remedies';
 import { sauteOf } from './saute';
-import type { Timing } from './timing';
+import { timing, type Timing } from './timing';
 
 /** Odds at every whole minute, as far as they still change. */
 function byMinute(odds: Timing): Forecast['tenderness']['byMinute'] {
@@ -86,6 +86,13 @@ function finishFor(found: Evening, ledger: Ledger, print: Printer): Finish {
   );
 }
 
+/** What the tables alone would propose: the same pot, the same piece, the cut's usual toughness. */
+function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number | null {
+  const usual = { ...resolved, learnt: { ...plan.learnt, toughness: undefined } };
+  const wanted = timing(usual, ready.piece, ready.pot).minutesFor(plan.confidence);
+  return wanted === null ? null : Math.ceil(wanted - 1e-6);
+}
+
 /**
  * The one door of the reckoning: a plan in, its forecast out. Pure: no clock, no I/O, the same plan gives the same
  * forecast.
@@ -99,13 +106,13 @@ function finishFor(found: Evening, ledger: Ledger, print: Printer): Finish {
  */
 export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
   const print = printerFor(system);
-  const cut = cutById(plan.meat.cut);
   const before: CurvePoint[] = [];
   const found = evening(plan, before);
   const { resolved, ready, odds, proposedMinutes, pressureMinutes, run, staging, second, simmer, piece: meat } = found;
   const { piece, sear, aromatics, pot: loaded, preheatMinutes, charges } = ready;
   const { build } = loaded;
-  const melted = meanMelted(meat, cut.toughness);
+  const toughness = toughnessOf(plan);
+  const melted = meanMelted(meat, toughness);
   const ledger = ledgerFor(found);
   const fill = fillOf(resolved, contentsOf(resolved, piece, charges, ledger.freeAtStartMl));
   const base = baseFor(found);
@@ -126,6 +133,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       },
       print,
     ),
+    plan.moved,
   );
   const core = meat.coreCookValue;
   const partial = {
@@ -136,13 +144,14 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     pressureMinutes,
     ownMinutes: plan.pressureMinutes !== null,
     proposedMinutes,
+    withoutLearnt: plan.learnt?.toughness === undefined ? null : proposedByTheTables(plan, found),
     pressureMinutesRange: [
       Math.ceil(odds.minutesFor(0.2) ?? odds.longest),
       Math.ceil(odds.minutesFor(0.95) ?? odds.longest),
     ],
     tenderness: {
       mean: melted,
-      core: meanMelted({ cookValues: Float64Array.of(core), weights: Float64Array.of(1) }, cut.toughness),
+      core: meanMelted({ cookValues: Float64Array.of(core), weights: Float64Array.of(1) }, toughness),
       grade: gradeOf(melted),
       chance: odds.chance(pressureMinutes),
       coreC: run.piece.coreC,

@@ -1,4 +1,5 @@
 import { pieceOf, type Piece } from '../meat/piece';
+import { pieceBody, START_C } from '../meat/piece-body';
 import type { Plan } from '../plan/plan';
 import { PlanError } from '../plan/plan-error';
 import type { Charge } from '../pot/charge';
@@ -40,12 +41,25 @@ function noLiquid(plan: Plan): PlanError {
  */
 export function readyPot(plan: Plan, follow?: Follow): ReadyPot {
   const piece = pieceOf(plan.meat);
-  const sear = searPlan(piece, searAsDone(plan), plan.cooker, plan.meat);
+  const sear = searPlan(piece, searAsDone(plan), plan.cooker, plan.meat, plan.learnt?.sear?.factor);
   const aromatics = aromaticMinutes(plan.aromatics);
   const covered = Math.min(1, sear.coverage);
   const searing = { minutes: sear.minutes, areaM2: covered * baseAreaM2(plan.cooker.baseDiameterCm) };
-  const build = potBuild(plan.cooker, plan.kitchen, plan.heat);
+  const build = potBuild(plan.cooker, plan.kitchen, plan.heat, plan.learnt);
   const { pot, preheatMinutes, charges } = load(plan, build, searing, aromatics, follow);
   if (pot.liquidKgNow < DRY_KG) throw noLiquid(plan);
   return { piece, sear, aromatics, pot, preheatMinutes, charges };
+}
+
+/**
+ * The plan's pot as its lid goes on, the meat in it.
+ *
+ * @param plan the plan
+ * @param options whether the middle of a piece is solved finely enough to be shown
+ * @throws PlanError naming the field that makes the plan impossible
+ */
+export function potUnderLid(plan: Plan, options?: { readonly middle: boolean }): Pot {
+  const { piece, pot } = readyPot(plan);
+  pot.add(pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], options));
+  return pot;
 }

@@ -1,9 +1,9 @@
-import { cutById } from '../larder/cuts';
 import type { Piece } from '../meat/piece';
 import { pieceBody, START_C } from '../meat/piece-body';
 import { juiceMl } from '../meat/yield';
 import { saturationPressureKPa } from '../physics/steam';
 import type { CookingBody } from '../physics/cooking-body';
+import { toughnessOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import type { BaseMoment } from '../pot/base-temperature';
 import type { Accounts, Pot } from '../pot/pot-model';
@@ -66,7 +66,7 @@ export function recorder(
  * @throws PlanError when the heater cannot bring the pot to pressure
  */
 export function mainRun(plan: Plan, piece: Piece, loaded: Pot, minutes: number): MainRun {
-  const { toughness } = cutById(plan.meat.cut);
+  const toughness = toughnessOf(plan);
   const pot = loaded.clone();
   const lidOn = pot.minutes;
   pot.add(pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], { middle: true }));

@@ -1,5 +1,7 @@
+import { SAFE_C } from '../physics/cooking-body';
 import { cutById, cutTitle } from '../larder/cuts';
 import { TARGET_BAND } from '../meat/tenderness';
+import { toughnessOf } from '../plan/learnt';
 import type { Target } from '../plan/plan';
 import { textureWord } from '../stations/doneness';
 import type { Stage } from '../stations/stages';
@@ -36,6 +38,40 @@ export function inTen(chance: number): string {
 const n = (value: number): string => String(Math.round(value));
 const one = (value: number): string => value.toFixed(1);
 
+/** "three of your five cooks came out firm": what the log has taught, in the figures of this plan. */
+function learntWords({ plan, withoutLearnt, proposedMinutes }: Omit<Forecast, 'reasons'>): string[] {
+  const { learnt } = plan;
+  const words: string[] = [];
+  const cooks = (count: number): string => (count === 1 ? 'one cook' : `${count} cooks`);
+  const tough = learnt?.toughness;
+  if (tough) {
+    const { short = 0, past = 0 } = tough;
+    const gap = proposedMinutes === null || withoutLearnt === null ? 0 : proposedMinutes - withoutLearnt;
+    const came =
+      short >= past && short > 0
+        ? `${cooks(short)} of this cut came out short`
+        : past > 0
+          ? `${cooks(past)} of this cut came out past it`
+          : `${cooks(tough.cooks)} of this cut came out as they did`;
+    const by = Math.round(Math.abs(tough.factor - 1) * 100);
+    words.push(
+      `${gap === 0 ? 'Learnt from your log' : `${Math.abs(gap)} minutes ${gap > 0 ? 'more' : 'fewer'}, learnt from your log`}: ${came}; it is taken to be ${by} % ${tough.factor > 1 ? 'tougher' : 'more tender'} than the table, from ${cooks(tough.cooks)}.`,
+    );
+  }
+  return words;
+}
+
+/** What the log has taught of a cooker, in words. */
+function cookerWords({ plan: { learnt, cooker } }: Omit<Forecast, 'reasons'>): string[] {
+  const said = (what: string, one: { readonly factor: number; readonly cooks: number } | undefined): string[] =>
+    one === undefined
+      ? []
+      : [
+          `Learnt from ${one.cooks} of your cooks: ${what} ${Math.round(Math.abs(one.factor - 1) * 100)} % ${one.factor > 1 ? 'more' : 'less'} than reckoned from the plate of ${cooker.name === '' ? 'the cooker' : cooker.name.replace(/^The /, 'the ')}.`,
+        ];
+  return [...said('it gives', learnt?.heat), ...said('with its lid on it loses', learnt?.losses)];
+}
+
 /**
  * The reasons beside the figures. Every text is made of the numbers the reckoning used.
  *
@@ -48,7 +84,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
   const { plan, pot, tenderness, piece } = f;
   const cut = cutById(plan.meat.cut);
   const share = TARGET_BAND[plan.target][0];
-  const melting = meltingMinutes(share, cut.toughness, pot.workingC);
+  const melting = meltingMinutes(share, toughnessOf(plan), pot.workingC);
   const timer = plan.cooker.timerStarts === 'pin' ? pot.minutesToPin : pot.minutesToPressure;
   const start = f.pot.curve.find((point) => point.phase !== 'saute' && point.coreC !== null)?.coreC ?? 5;
   const hot = f.pot.curve.find((point) => point.coreC !== null && point.coreC >= pot.workingC - 10);
@@ -89,6 +125,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
         : `Your own minutes: ${Math.abs(gap)} ${gap > 0 ? 'more' : 'fewer'} than the ${f.proposedMinutes} Hervir proposes.`,
     );
   }
+  for (const text of learntWords(f)) add('pressureMinutes', text);
   if (f.proposedMinutes === null) {
     add(
       'pressureMinutes',
@@ -107,6 +144,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
     'minutesToPressure',
     `Pin up after ${n(pot.minutesToPin)} min and full pressure after ${n(pot.minutesToPressure)}, from lid on, with ${n(plan.cooker.watts)} W; the minutes count from the ${plan.cooker.timerStarts === 'pin' ? 'pin' : 'full pressure'}.`,
   );
+  for (const text of cookerWords(f)) add('minutesToPressure', text);
   add(
     'releaseMinutes',
     plan.release.method === 'quick'
@@ -166,7 +204,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
   if (tenderness.minutesToSafe !== null) {
     add(
       'coreC',
-      `The middle passes ${degrees(63)} ${n(tenderness.minutesToSafe)} min after the lid goes on, and ends at ${degrees(tenderness.coreC)}.`,
+      `The middle passes ${degrees(SAFE_C)} ${n(tenderness.minutesToSafe)} min after the lid goes on, and ends at ${degrees(tenderness.coreC)}.`,
     );
   }
   return reasons;

@@ -1,19 +1,34 @@
 import type { Printer } from '../units/quantity';
 import type { Forecast } from './forecast-document';
+import { meatDry, stillTooTough, tooMuch, tooSalty, tooThin, vegetablesRaw } from './rescue-food';
+import { boilsDry, burn, grey, lidStuck, pinWillNotFall, pinWillNotRise, powerCut } from './rescue-pot';
+import type { AtThePot, RescueFrom, RescueText } from './rescue-from';
 
 /** What can go wrong that has its own page of steps. */
-export const RESCUE_TOPICS = ['burn', 'pin-will-not-rise', 'boils-dry', 'crowded-and-grey'] as const;
+export const RESCUE_TOPICS = [
+  'burn',
+  'pin-will-not-rise',
+  'pin-will-not-fall',
+  'boils-dry',
+  'crowded-and-grey',
+  'still-tough',
+  'too-thin',
+  'too-much',
+  'too-salty',
+  'vegetables-raw',
+  'meat-dry',
+  'power-cut',
+  'lid-stuck',
+] as const;
 export type RescueTopic = (typeof RESCUE_TOPICS)[number];
 
 /** What to do, first to last; reasons after. */
-export interface Rescue {
+export interface Rescue extends RescueText {
   readonly topic: RescueTopic;
   readonly title: string;
   /** How to know that this is it. */
   readonly sign: string;
   readonly caution: string;
-  readonly steps: readonly string[];
-  readonly why: readonly string[];
 }
 
 export const RESCUE_TITLES: Readonly<Record<RescueTopic, { readonly title: string; readonly sign: string }>> = {
@@ -22,122 +37,63 @@ export const RESCUE_TITLES: Readonly<Record<RescueTopic, { readonly title: strin
     sign: 'The pot says burn or hot and stops; or a sharp smell',
   },
   'pin-will-not-rise': { title: 'The pin will not rise', sign: 'Steam for minutes, or none at all, and no pin' },
+  'pin-will-not-fall': { title: 'The pin will not fall', sign: 'No more steam, and the pin still up' },
   'boils-dry': { title: 'It is boiling dry', sign: 'Much steam for a long time; a hiss at the base' },
   'crowded-and-grey': { title: 'The meat is grey and wet', sign: 'It simmers in its juice instead of browning' },
+  'still-tough': { title: 'The meat is still tough', sign: 'The fork does not turn; it springs back' },
+  'too-thin': { title: 'The sauce is too thin', sign: 'It runs off the spoon like water' },
+  'too-much': { title: 'There is too much sauce', sign: 'More than anybody will pour' },
+  'too-salty': { title: 'It is too salty', sign: 'Tasted hot, before anything was added at the table' },
+  'vegetables-raw': { title: 'The vegetables are raw', sign: 'A knife meets a hard middle' },
+  'meat-dry': { title: 'The meat is dry', sign: 'Tender, and still dry in the mouth' },
+  'power-cut': { title: 'The power is gone', sign: 'The heat went off in mid-cook' },
+  'lid-stuck': { title: 'The lid is stuck', sign: 'The pin is down and the lid does not turn' },
 };
 
 const LID =
   'Never force the lid: wait for the pin to fall, hands and face away from the valve, and tilt it away from you. Your cooker’s manual comes first.';
 
-function burn(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
-  const stovetop = f?.plan.cooker.kind === 'stovetop';
-  const steps = [
-    stovetop ? 'Heat off. Lift the pot off the burner.' : 'Press cancel. Leave the lid locked.',
-    'Let the pressure down as the manual says; wait for the pin.',
-    'Lid off, away from you. Lift the meat out onto a plate.',
-    'Taste a spoon of the sauce. Bitter: pour it off into another pot without scraping, and do not use what sticks.',
-    'Not bitter: pour the liquid into a bowl, and scrape the base clean with hot water and a wooden edge.',
-  ];
-  const thick = f?.burn.causes.some(({ cause }) => cause === 'thickened') === true;
-  const dry = f ? f.liquid.belowMinimum || f.burn.causes.some(({ cause }) => cause === 'dry') : false;
-  const grain = f?.burn.causes.some(({ cause }) => cause === 'grain') === true;
-  if (thick) steps.push('Leave the thick part out: it goes back on top, not stirred, or after the pressure.');
-  if (grain) steps.push('Lift the grain off the base and level it on top of the meat.');
-  if (f) {
-    steps.push(
-      `Liquid back in, and ${dry || thick ? `${print.quantity('volume', Math.max(120, f.liquid.minimumMl / 2))} of water with it` : 'a splash of water with it'}: at least ${print.quantity('volume', f.liquid.minimumMl)} in all.`,
-    );
-    const done = f.tenderness.minutesToSafe;
-    steps.push(
-      done === null
-        ? 'Meat back on top, and go on at once: partly cooked meat is never put aside.'
-        : `Meat back on top, and go on at once. The middle is past ${print.quantity('temperature', 63)} about ${Math.round(done)} min after the lid first went on; before that, partly cooked meat is never put aside.`,
-    );
-  } else {
-    steps.push('Liquid back in with a splash of water: at least the cooker’s minimum. Meat on top, and go on at once.');
-  }
-  steps.push('Count the minutes it was under pressure as done; add the rest.');
-  const why = f
-    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: +${print.rise(kelvin)}.`)]
-    : [
-        'The base gets hotter than the liquid when something sticks to it, when the liquid is thick, or when there is too little of it.',
-      ];
-  return { steps, why };
-}
+/** What can hurt while it is mended, where it is not the lid. */
+const CAUTIONS: Readonly<Partial<Record<RescueTopic, string>>> = {
+  'crowded-and-grey': 'Hot fat spits on wet meat: dry it first, lay it in away from you.',
+  'too-thin': 'Sauce boils up when starch goes in: heat low, stir, and mind the spitting.',
+  'too-much': 'The pot and its rim are hot: ladle it out, do not pour from the pot.',
+  'too-salty': 'Taste from a cooled spoon.',
+  'meat-dry': 'Sauce clings and burns: let it cool a little before you taste.',
+  'power-cut':
+    'In doubt whether it is safe, throw it away. Partly cooked meat is never put aside; your local food-safety authority’s advice comes before these figures.',
+};
 
-function noPin(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
-  return {
-    steps: [
-      'Look at the valve first: is it closed? Close it with a spoon handle, not with your hand over it.',
-      'Steam from under the rim: heat off, let it cool a little, lid off; seat the gasket, wipe the rim, lock again.',
-      'No steam at all: give it time.' +
-        (f
-          ? ` This pot needs about ${Math.round(f.pot.minutesToPin)} min to the pin with this load.`
-          : ' A full, cold pot needs twenty minutes and more.'),
-      `After ${f ? Math.round(f.pot.minutesToPin * 1.5) : 30} min without a pin: heat off, open, and measure the liquid. Under ${f ? print.quantity('volume', f.liquid.minimumMl) : 'the minimum'}: pour more.`,
-      'Still nothing: check the pin for food, and the gasket for cracks, as the manual shows. Finish the braise at a simmer with the lid ajar meanwhile.',
-    ],
-    why: f
-      ? [
-          `${Math.round(f.plan.cooker.watts)} W have ${print.litres(f.fill.litres)} to heat: ${Math.round(f.pot.minutesToPin)} min to the pin, ${Math.round(f.pot.minutesToPressure)} to full pressure.`,
-        ]
-      : ['An open valve is the commonest mistake; a gasket that does not sit is the next.'],
-  };
-}
-
-function dry(f: Forecast | null, print: Printer): Pick<Rescue, 'steps' | 'why'> {
-  return {
-    steps: [
-      'Heat off now.',
-      'Do not pour cold water on a dry, smoking base: let it stand a minute.',
-      'Wait for the pin, open away from you, and look: brown is fine, black is not.',
-      `Pour hot water or stock up to ${f ? print.quantity('volume', Math.max(f.liquid.minimumMl, f.liquid.freeAtStartMl)) : 'the minimum and a cup over'}; scrape.`,
-      'Valve closed, gasket seated, lid locked; then heat again.',
-    ],
-    why: f
-      ? [
-          `A closed pot loses little: about ${print.quantity('volume', -f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0))} before the pin. More means the valve is open or the gasket leaks.`,
-        ]
-      : ['A closed pot loses only a few spoons before the pin. More means the valve is open or the gasket leaks.'],
-  };
-}
-
-function grey(f: Forecast | null): Pick<Rescue, 'steps' | 'why'> {
-  return {
-    steps: [
-      'Meat out onto a plate, all of it; keep the juice.',
-      'Pour the juice off into a cup. Let the base come back to full heat, two minutes, and a spoon of oil.',
-      f && f.sear.batches > 0
-        ? `Dry the meat and sear ${f.sear.batchSizes.join(', then ')} ${f.sear.perBatch === 1 ? 'piece' : 'pieces'} at a time, none touching.`
-        : 'Dry the meat and sear fewer pieces at a time, none touching.',
-      'Brown one face well rather than all of them a little: the sauce does not mind.',
-      'The juice goes in with the liquid.',
-    ],
-    why: f
-      ? [
-          `Meat browns while it covers up to 55 % of the base; from 70 % it steams. A batch of ${f.sear.perBatch} covers ${Math.round(f.sear.coverage * 100)} %.`,
-        ]
-      : ['Meat browns while it covers up to half of the base; from two thirds on its water cannot get away.'],
-  };
-}
-
-const BUILD: Readonly<Record<RescueTopic, (f: Forecast | null, print: Printer) => Pick<Rescue, 'steps' | 'why'>>> = {
+const BUILD: Readonly<Record<RescueTopic, (from: RescueFrom) => RescueText>> = {
   burn,
-  'pin-will-not-rise': noPin,
-  'boils-dry': dry,
+  'pin-will-not-rise': pinWillNotRise,
+  'pin-will-not-fall': pinWillNotFall,
+  'boils-dry': boilsDry,
   'crowded-and-grey': grey,
+  'still-tough': stillTooTough,
+  'too-thin': tooThin,
+  'too-much': tooMuch,
+  'too-salty': tooSalty,
+  'vegetables-raw': vegetablesRaw,
+  'meat-dry': meatDry,
+  'power-cut': powerCut,
+  'lid-stuck': lidStuck,
 };
 
 /**
- * What to do now, step by step, with the figures of the plan where there is one.
+ * What to do now, step by step, with the figures of the plan and of the running cook where there are any.
  *
  * @param topic what is wrong
  * @param f the plan's forecast, or null
  * @param print the cook's units
+ * @param cook the running cook, or null
  * @example rescueFor('burn', null, printerFor('metric')).steps[0] // 'Press cancel. Leave the lid locked.'
  */
-export function rescueFor(topic: RescueTopic, f: Forecast | null, print: Printer): Rescue {
-  const caution =
-    topic === 'crowded-and-grey' ? 'Hot fat spits on wet meat: dry it first, lay it in away from you.' : LID;
-  return { topic, ...RESCUE_TITLES[topic], caution, ...BUILD[topic](f, print) };
+export function rescueFor(
+  topic: RescueTopic,
+  f: Forecast | null,
+  print: Printer,
+  cook: AtThePot | null = null,
+): Rescue {
+  return { topic, ...RESCUE_TITLES[topic], caution: CAUTIONS[topic] ?? LID, ...BUILD[topic]({ f, print, cook }) };
 }

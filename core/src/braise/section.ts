@@ -76,7 +76,7 @@ function secondSection(
       piece: inside ? cut : null,
       sticking: 'clean',
       baseC: f.burn.run === 'second' ? f.burn.baseC : f.pot.workingC,
-      text: `Second run: ${names.join(', ')} with the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${Math.round(run.minutes)} min.`,
+      text: `Second run: ${names.join(', ')} with the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${run.minutes < 0.5 ? 'up to pressure and down again' : `${Math.round(run.minutes)} min`}.`,
     },
   ];
 }

@@ -1,23 +1,21 @@
-import { cutById } from '../larder/cuts';
-import { pieceBody, START_C } from '../meat/piece-body';
 import {
-  criticalToughness,
   GRADE_FROM,
-  GRADES,
   meanMelted,
   TARGET_BAND,
   THICKNESS_CV,
   TOUGHNESS_CV,
   type CookField,
   type Grade,
+  toughnessBounds,
 } from '../meat/tenderness';
 import type { CookingBody } from '../physics/cooking-body';
 import { monotoneCurve } from '../physics/monotone';
 import { normalCdf } from '../physics/normal';
+import { toughnessOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import type { Pot } from '../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../pot/pressure-run';
-import { readyPot } from './kitchen-pot';
+import { potUnderLid } from './kitchen-pot';
 import { tooWeak } from './timing';
 
 /** What to do with meat that is not there yet. */
@@ -67,11 +65,8 @@ function medianBetween(low: number, high: number): number {
  * @param found the grade
  */
 function toughnessFrom(field: CookField, usual: number, found: Grade): number {
-  const next = GRADES[GRADES.indexOf(found) + 1];
-  const scaled = (share: number): number => Math.log(criticalToughness(field, share) / usual) / SIGMA;
-  const low = next === undefined ? -8 : scaled(GRADE_FROM[next]);
-  const high = GRADE_FROM[found] === 0 ? 8 : scaled(GRADE_FROM[found]);
-  return usual * Math.exp(SIGMA * medianBetween(low, high));
+  const { from, to } = toughnessBounds(field, usual, found);
+  return usual * Math.exp(SIGMA * medianBetween(from / SIGMA, to / SIGMA));
 }
 
 /**
@@ -88,12 +83,11 @@ function toughnessFrom(field: CookField, usual: number, found: Grade): number {
 export function stillTough(plan: Plan, doneMinutes: number, found: Grade): More | null {
   const [wanted] = TARGET_BAND[plan.target];
   if (GRADE_FROM[found] >= wanted) return null;
-  const { piece, pot } = readyPot(plan);
-  pot.add(pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom]));
+  const pot = potUnderLid(plan);
   if (heatUp(pot, plan.cooker) === null) throw tooWeak(plan);
   runOn(pot, doneMinutes, 0);
   letDown(pot, plan.release, plan.cooker);
-  const usual = cutById(plan.meat.cut).toughness;
+  const usual = toughnessOf(plan);
   const toughness = toughnessFrom(meatIn(pot), usual, found);
 
   pot.openLid();

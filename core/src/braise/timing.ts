@@ -1,4 +1,3 @@
-import { cutById } from '../larder/cuts';
 import type { Piece } from '../meat/piece';
 import { pieceBody, START_C } from '../meat/piece-body';
 import {
@@ -14,6 +13,7 @@ import type { CookingBody } from '../physics/cooking-body';
 import { cookRate } from '../physics/cook-value';
 import { monotoneCurve, type MonotoneCurve } from '../physics/monotone';
 import { normalCdf, NORMAL_THREE } from '../physics/normal';
+import { toughnessOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import { LIMITS } from '../plan/limits';
 import { PlanError } from '../plan/plan-error';
@@ -43,7 +43,7 @@ const KNOTS = 8;
  * A guess of the longest run worth looking at: long enough for a tough animal and a thick piece to be done.
  */
 function longestRun(plan: Plan, piece: Piece, workingC: number): number {
-  const { toughness } = cutById(plan.meat.cut);
+  const toughness = toughnessOf(plan);
   const tough = toughness * Math.exp(2 * SIGMA);
   const melting = cookValueFor(TARGET_BAND[plan.target][0], tough) / cookRate(workingC);
   // Time constant of the slowest mode, near enough: 1 / (α (π/2)² Σ 1/L²), α 1.3e-7.
@@ -70,7 +70,7 @@ function longestRun(plan: Plan, piece: Piece, workingC: number): number {
  * Accuracy: 0.5 minutes against the same model stepped every second.
  */
 export function timing(plan: Plan, piece: Piece, loaded: Pot, after: readonly Stretch[] = []): Timing {
-  const { toughness } = cutById(plan.meat.cut);
+  const toughness = toughnessOf(plan);
   const startC = START_C[plan.meat.startsFrom];
   const longest = longestRun(plan, piece, loaded.build.workingC);
   const knots = Array.from({ length: KNOTS }, (_, i) => longest * (i / (KNOTS - 1)) ** 1.4);

@@ -1,7 +1,12 @@
 import * as fc from 'fast-check';
+import { forecast } from '../braise/forecast';
+import { planFor } from '../testing/fixtures';
+import { printerFor } from '../units/quantity';
 import type { Resource } from '../plan/plan';
+import { clashesOf } from './clashes';
 import { backwards } from './schedule';
 import type { Task } from './tasks';
+import { together, type Together } from './together';
 
 const task = (id: string, minutes: number, resource: Resource, handsOn: boolean, after: string[] = []): Task => ({
   id,
@@ -81,5 +86,127 @@ describe('the clock, backwards from the meal', () => {
         }
       }),
     );
+  });
+});
+
+describe('the clock as its editor', () => {
+  const soup = [task('water', 8, 'side-burner', false), task('swell', 20, 'side-burner', false, ['water'])];
+
+  test('a task put earlier takes with it what comes before, and lengthens the evening by as much', () => {
+    const plain = backwards(soup);
+    expect(plain.tasks.map(({ slackMinutes }) => slackMinutes)).toEqual([null, 0]);
+    const moved = backwards(soup, { swell: 10 });
+    expect(moved.totalMinutes).toBe(38);
+    expect(moved.tasks.find(({ id }) => id === 'swell')).toMatchObject({ movedMinutes: 10, startMinute: 8 });
+    const first = backwards(soup, { water: 5 });
+    expect(first.tasks.find(({ id }) => id === 'swell')).toMatchObject({ slackMinutes: 5, startMinute: 13 });
+  });
+
+  test('in a plan it is kept: the polenta a quarter of an hour earlier, the meat where it was', () => {
+    const sides = [
+      { name: 'Polenta', tasks: [{ label: 'Swell', minutes: 25, handsOn: false, resource: 'side-burner' as const }] },
+    ];
+    const plan = planFor('goat-neck', 'slices', 1600, { sides });
+    const at = (more: Record<string, number>): { side: number; pressure: number } => {
+      const { tasks } = forecast({ ...plan, moved: more }).clock;
+      const startOf = (id: string): number => tasks.find((one) => one.id === id)?.startMinute ?? NaN;
+      return { side: startOf('side-1-1'), pressure: startOf('pressure') };
+    };
+    expect(at({}).side - at({ 'side-1-1': 15 }).side).toBeCloseTo(15, 6);
+    expect(at({ 'side-1-1': 15 }).pressure).toBeCloseTo(at({}).pressure, 6);
+  });
+
+  test('what goes in later may be cut while the pot works, on a washed board: after the meat, before its own stage', () => {
+    const plan = planFor('goat-neck', 'slices', 1600, {
+      vegetables: [{ vegetable: 'turnip', grams: 900, texture: 'tender', place: 'second-run' }],
+    });
+    const all = forecast(plan).clock;
+    const { tasks, totalMinutes } = forecast({ ...plan, cutLater: true }).clock;
+    expect(totalMinutes).toBeLessThan(all.totalMinutes - 5);
+    const at = (id: string): { startMinute: number; minutes: number } => {
+      const found = tasks.find((one) => one.id === id);
+      if (!found) throw new Error(`no ${id}`);
+      return found;
+    };
+    const cut = at('later-1-board');
+    const meat = at('board-meat');
+    expect(cut.startMinute).toBeGreaterThanOrEqual(at('load').startMinute + at('load').minutes - 1e-9);
+    expect(cut.startMinute).toBeGreaterThan(meat.startMinute + meat.minutes);
+    expect(cut.startMinute + cut.minutes).toBeLessThanOrEqual(at('second-load').startMinute + 1e-9);
+  });
+
+  test('a slow hand at the board begins earlier, and only the board is longer', () => {
+    const plan = planFor('goat-neck', 'slices', 1600, { aromatics: [{ ingredient: 'onion', grams: 300 }] });
+    const slow = forecast({ ...plan, kitchen: { ...plan.kitchen, prepFactor: 2 } }).clock;
+    const usual = forecast(plan).clock;
+    const board = (clock: typeof usual): number =>
+      clock.tasks.filter(({ resource }) => resource === 'board').reduce((sum, { minutes }) => sum + minutes, 0);
+    expect(board(slow)).toBeCloseTo(2 * board(usual), 6);
+    expect(slow.totalMinutes - usual.totalMinutes).toBeGreaterThan(board(usual) - 5);
+  });
+});
+
+describe('clashes', () => {
+  test('two that want the same hands: the one that waits is named, with what is in its way', () => {
+    const { tasks } = backwards([
+      task('reduce', 5, 'pot', true),
+      task('plate', 3, 'hands', true, ['reduce']),
+      task('whisk', 4, 'side-burner', true),
+    ]);
+    const [clash, ...more] = clashesOf(tasks);
+    expect(clash?.minutes).toBeCloseTo(4, 6);
+    expect(clash?.text).toBe('“reduce” is over 4 min before “plate” can begin: “whisk” is in between.');
+    expect(more).toEqual([]);
+  });
+
+  test('a braise alone has none; a dish that wants the hands at the end has one, and with no hands none', () => {
+    const withSide = (handsOn: boolean): ReturnType<typeof clashesOf> =>
+      clashesOf(
+        forecast(
+          planFor('goat-neck', 'slices', 1600, {
+            sides: [{ name: 'Polenta', tasks: [{ label: 'Whisk', minutes: 6, handsOn, resource: 'side-burner' }] }],
+          }),
+        ).clock.tasks,
+      );
+    expect(clashesOf(forecast(planFor('goat-neck', 'slices', 1600)).clock.tasks)).toEqual([]);
+    expect(withSide(false)).toEqual([]);
+    expect(withSide(true)[0]?.text).toContain('Polenta: Whisk');
+  });
+});
+
+describe('several braises in one evening', () => {
+  const print = printerFor('metric');
+  const braise = (id: string, pot: string, eatAt: string): Together => {
+    const clock = forecast(planFor('goat-neck', 'slices', 1600, { serveAt: eatAt })).clock;
+    return { id, name: id, pot, clock: { ...clock, eatAt } };
+  };
+  const seven = '2027-01-17T19:00:00+01:00';
+
+  test('one alone is where it was', () => {
+    const [only] = together([braise('neck', 'blue', seven)], print);
+    expect(only?.earlierMinutes).toBeCloseTo(0, 6);
+    expect(only?.waitsMinutes).toBeCloseTo(0, 6);
+  });
+
+  test('two pots and two hands: nothing hot waits where the hands allow it, and both begin no later than alone', () => {
+    const both = together([braise('neck', 'blue', seven), braise('leg', 'steel', seven)], print);
+    expect(both.every(({ earlierMinutes }) => earlierMinutes > -1e-6)).toBe(true);
+    expect(Math.max(...both.map(({ earlierMinutes }) => earlierMinutes))).toBeGreaterThan(3);
+    expect(both.some(({ text }) => text.includes('two hands'))).toBe(true);
+  });
+
+  test('one pot twice: one is ready long before, and is kept at 60 °C', () => {
+    const both = together([braise('neck', 'blue', seven), braise('leg', 'blue', seven)], print);
+    const first = both[0];
+    expect(first?.waitsMinutes).toBeGreaterThan(60);
+    expect(first?.text).toMatch(/wanted twice: keep it at 60 °C/);
+    // It is the pot that is wanted, not the hands.
+    expect(first?.text).not.toContain('two hands');
+  });
+
+  test('another time to eat is kept: what is eaten an hour sooner ends an hour sooner', () => {
+    const both = together([braise('neck', 'blue', '2027-01-17T18:00:00+01:00'), braise('leg', 'steel', seven)], print);
+    const neck = both.find(({ id }) => id === 'neck');
+    expect(Date.parse(neck?.startAt ?? '')).toBeLessThan(Date.parse('2027-01-17T16:30:00+01:00'));
   });
 });

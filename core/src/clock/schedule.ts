@@ -2,21 +2,27 @@ import type { Resource } from '../plan/plan';
 import type { Task } from './tasks';
 
 /** A task with its place on the clock. */
-export interface ScheduledTask {
+export interface ScheduledTask<R extends string = Resource> {
   readonly id: string;
   readonly label: string;
   /** From the start of the work, minutes. */
   readonly startMinute: number;
   readonly minutes: number;
-  readonly resource: Resource;
+  readonly resource: R;
   readonly handsOn: boolean;
+  /** Tasks that must be over before it. */
+  readonly after: readonly string[];
+  /** How much earlier it could begin with all others where they are; null where nothing comes before it. */
+  readonly slackMinutes: number | null;
+  /** How much earlier than it must the cook has put it. */
+  readonly movedMinutes: number;
 }
 
 /** The evening. Minutes count from the start of the work. */
-export interface Schedule {
+export interface Schedule<R extends string = Resource> {
   readonly totalMinutes: number;
   readonly handsOnMinutes: number;
-  readonly tasks: readonly ScheduledTask[];
+  readonly tasks: readonly ScheduledTask<R>[];
 }
 
 interface Busy {
@@ -25,29 +31,40 @@ interface Busy {
 }
 
 /** A cook has two hands and one board; the pot and each burner do one thing at a time. */
-function occupies(task: Task): Resource[] {
+function occupies(task: Task<string>): string[] {
   return task.handsOn && task.resource !== 'hands' ? [task.resource, 'hands'] : [task.resource];
+}
+
+/** Who comes after whom, checked. */
+function followersOf(tasks: readonly Task<string>[]): Map<string, string[]> {
+  const known = new Set(tasks.map(({ id }) => id));
+  const followers = new Map<string, string[]>();
+  for (const task of tasks) {
+    for (const before of task.after) {
+      if (!known.has(before)) throw new RangeError(`task "${task.id}" comes after "${before}", which is not there`);
+      followers.set(before, [...(followers.get(before) ?? []), task.id]);
+    }
+  }
+  return followers;
 }
 
 /**
  * Lays tasks out backwards from the meal: each as late as what follows it, its resources and the cook's hands allow, so
  * that nothing hot waits and the work begins as late as it can.
  *
- * @param tasks each naming the tasks it comes after; a task nothing comes after ends at the meal
+ * @param tasks each naming the tasks it comes after; a task nothing comes after ends at the meal, or so long before it
+ *   as it says
+ * @param moved how much earlier than it must the cook wants a task, minutes by id; what comes before it makes room
  * @throws RangeError when tasks wait for each other in a ring or for a task that is not there
  * @example backwards([{ id: 'a', label: 'A', minutes: 5, resource: 'pot', handsOn: false, after: [] }]).totalMinutes // 5
  */
-export function backwards(tasks: readonly Task[]): Schedule {
-  const byId = new Map(tasks.map((task) => [task.id, task]));
-  const followers = new Map<string, string[]>();
-  for (const task of tasks) {
-    for (const before of task.after) {
-      if (!byId.has(before)) throw new RangeError(`task "${task.id}" comes after "${before}", which is not there`);
-      followers.set(before, [...(followers.get(before) ?? []), task.id]);
-    }
-  }
+export function backwards<R extends string>(
+  tasks: readonly Task<R>[],
+  moved: Readonly<Record<string, number>> = {},
+): Schedule<R> {
+  const followers = followersOf(tasks);
   const starts = new Map<string, number>();
-  const busy = new Map<Resource, Busy[]>();
+  const busy = new Map<string, Busy[]>();
   const waiting = [...tasks];
   while (waiting.length > 0) {
     // Of those whose followers all have their place, the one that can end last: the critical chain goes first.
@@ -56,19 +73,20 @@ export function backwards(tasks: readonly Task[]): Schedule {
     waiting.forEach((task, i) => {
       const after = followers.get(task.id) ?? [];
       if (!after.every((id) => starts.has(id))) return;
-      const end = Math.min(0, ...after.map((id) => starts.get(id) as number));
-      if (end > bestEnd) [best, bestEnd] = [i, end];
+      const end = Math.min(-(task.endsBefore ?? 0), ...after.map((id) => starts.get(id) as number));
+      const wanted = end - (moved[task.id] ?? 0);
+      if (wanted > bestEnd) [best, bestEnd] = [i, wanted];
     });
     const [task] = best >= 0 ? waiting.splice(best, 1) : [];
     if (!task) throw new RangeError(`tasks wait for each other: ${waiting.map((left) => left.id).join(', ')}`);
     let end = bestEnd;
     const taken = occupies(task).flatMap((resource) => busy.get(resource) ?? []);
-    for (let moved = true; moved;) {
-      moved = false;
+    for (let again = true; again;) {
+      again = false;
       for (const { from, to } of taken) {
         if (end > from + 1e-9 && end - task.minutes < to - 1e-9) {
           end = from;
-          moved = true;
+          again = true;
         }
       }
     }
@@ -78,17 +96,25 @@ export function backwards(tasks: readonly Task[]): Schedule {
     }
   }
   const first = Math.min(0, ...starts.values());
+  const startOf = (id: string): number => (starts.get(id) as number) - first;
+  const minutesOf = new Map(tasks.map(({ id, minutes }) => [id, minutes]));
   return {
     totalMinutes: -first,
     handsOnMinutes: tasks.reduce((sum, task) => sum + (task.handsOn ? task.minutes : 0), 0),
     tasks: tasks
-      .map(({ id, label, minutes, resource, handsOn }) => ({
+      .map(({ id, label, minutes, resource, handsOn, after }) => ({
         id,
         label,
-        startMinute: (starts.get(id) as number) - first,
+        startMinute: startOf(id),
         minutes,
         resource,
         handsOn,
+        after,
+        slackMinutes:
+          after.length === 0
+            ? null
+            : startOf(id) - Math.max(...after.map((before) => startOf(before) + (minutesOf.get(before) as number))),
+        movedMinutes: moved[id] ?? 0,
       }))
       .sort((a, b) => a.startMinute - b.startMinute),
   };

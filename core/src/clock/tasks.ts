@@ -1,23 +1,27 @@
 import { cutById, cutTitle } from '../larder/cuts';
 import { liquidWord } from '../larder/liquids';
 import type { Plan, Resource } from '../plan/plan';
+import { upperFirst } from '../units/list';
 import type { Printer } from '../units/quantity';
 import { DEGLAZE_MINUTES } from '../pot/loading';
 import { aromaticSteps, type AromaticStep } from '../stations/aromatics';
-import { apartTasks, prepSteps, type PrepStep } from '../stations/prep';
+import { apartTasks, beforeTheMeat, cutWhileItCooks, prepSteps, type PrepStep } from '../stations/prep';
 import { REFILL_MINUTES } from '../pot/second-run';
 import type { FinishStep } from '../stations/sauce';
 import type { SearPlan } from '../stations/sear';
 
 /** Something to be done, before it has a time. */
-export interface Task {
+export interface Task<R extends string = Resource> {
   readonly id: string;
   readonly label: string;
   readonly minutes: number;
-  readonly resource: Resource;
+  /** What it occupies; where several pots are at work, each has a name of its own. */
+  readonly resource: R;
   readonly handsOn: boolean;
   /** Ids of tasks that must be over before this one begins. */
   readonly after: readonly string[];
+  /** Must be over so many minutes before the meal; 0 when nothing is said. */
+  readonly endsBefore?: number;
 }
 
 /** The figures of the pot that the clock is made of, minutes. */
@@ -37,6 +41,9 @@ export const OPEN_MINUTES = 2;
 const LOAD_MINUTES = 3;
 const PLATE_MINUTES = 3;
 
+/** What is cut while the pot works: its own track beside the main work. */
+const LATER_TASK = 'later-1-board';
+
 const VERBS: readonly (readonly [string, string])[] = [
   ['rinse', 'rinse'],
   ['trim', 'trim'],
@@ -50,12 +57,17 @@ const VERBS: readonly (readonly [string, string])[] = [
 function meatPrepLabel(plan: Plan, steps: readonly PrepStep[]): string {
   const title = cutTitle(cutById(plan.meat.cut));
   const done = VERBS.filter(([id]) => steps.some((step) => step.id === id)).map(([, verb]) => verb);
-  return `${title.charAt(0).toUpperCase()}${title.slice(1)}: ${done.join(', ')}`;
+  return `${upperFirst(title)}: ${done.join(', ')}`;
 }
 
 /** What the aromatics' task is called: what goes in, and that it is taken out again. */
 function aromaticLabel({ what, setAside }: AromaticStep): string {
   return `${what.join(', ')}${setAside ? ', then set aside' : ''}`;
+}
+
+/** Whether a task may be put earlier by hand: what is cold or on its own burner can wait, what is in the pot cannot. */
+export function isMovable(task: Pick<Task, 'resource'>): boolean {
+  return task.resource === 'board' || task.resource === 'side-burner' || task.resource === 'hands';
 }
 
 /**
@@ -76,8 +88,11 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
     chain = [id];
   };
 
-  const tonight = prepSteps(plan, print).filter(({ when }) => when === 'board');
-  const minutesOf = (steps: readonly PrepStep[]): number => steps.reduce((sum, { minutes }) => sum + minutes, 0);
+  const tonight = prepSteps(beforeTheMeat(plan), print).filter(({ when }) => when === 'board');
+  // The cook's own figure stands; without one, what the log has taught.
+  const prepFactor = plan.kitchen.prepFactor ?? plan.learnt?.prep?.factor ?? 1;
+  const minutesOf = (steps: readonly PrepStep[]): number =>
+    prepFactor * steps.reduce((sum, { minutes }) => sum + minutes, 0);
   const onMeat = tonight.filter(({ meat }) => meat);
   const onPlants = tonight.filter(({ meat }) => !meat);
   add('board-vegetables', 'Vegetables and aromatics', minutesOf(onPlants), 'board', true);
@@ -140,6 +155,15 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
   }
   if (apart !== null) chain = [...chain, apart];
   add('load', 'Load, wipe the rim, lock the lid, close the valve', LOAD_MINUTES, 'pot', true);
+  const later = cutWhileItCooks(plan);
+  const laterTask: Task | null = later && {
+    id: LATER_TASK,
+    label: later.text,
+    minutes: prepFactor * later.minutes,
+    resource: 'board',
+    handsOn: true,
+    after: chain,
+  };
   add(
     'heating',
     plan.cooker.timerStarts === 'pin' ? 'Heats until the pin is up' : 'Comes to pressure',
@@ -156,6 +180,7 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
     plan.release.method === 'quick',
   );
   add('open', 'Lid off, check a piece', OPEN_MINUTES, 'pot', true);
+  if (laterTask) chain = [...chain, LATER_TASK];
   if (pot.second) {
     const out = plan.meatInSecondRun === 'out' ? 'Meat out under foil, vegetables in, lid on' : 'Vegetables in, lid on';
     // The lid is off already: trying a piece is part of filling it again.
@@ -176,6 +201,8 @@ export function tasksOf(plan: Plan, sear: SearPlan, pot: PotMinutes, print: Prin
   });
   add('plate', plan.target === 'pulls' ? 'Pull it, and plate' : 'Plate', PLATE_MINUTES, 'hands', true);
 
+  // Behind what the pot needs hands for: of two that could end together the first in the list has the hands.
+  if (laterTask) tasks.push(laterTask);
   plan.sides.forEach((side, s) => {
     let before: string[] = [];
     side.tasks.forEach((task, t) => {

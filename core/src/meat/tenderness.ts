@@ -33,19 +33,7 @@ export const TARGET_BAND: Readonly<Record<Target, readonly [number, number]>> = 
 };
 
 /**
- * Share of collagen melted after a cook value.
- *
- * @param cookValue minutes at 100 °C
- * @param toughness of the cut; 1 is beef chuck
- * @returns 0 to 1
- * @example collagenMelted(43.05, 1) // 0.5
- */
-export function collagenMelted(cookValue: number, toughness: number): number {
-  return -Math.expm1((-COLLAGEN_RATE / toughness) * cookValue);
-}
-
-/**
- * The cook value that melts a share of the collagen: the other way round.
+ * The cook value that melts a share of the collagen at one point: X = 1 - exp(-k C / toughness), the other way round.
  *
  * @param share 0 up to, but not, 1
  * @param toughness of the cut
@@ -74,7 +62,7 @@ export interface CookField {
 }
 
 /**
- * Volume mean of the collagen melted in a piece.
+ * Volume mean of the collagen melted in a piece: X = 1 - exp(-k C / toughness) at each of its nodes.
  *
  * @param field cook values and weights of its nodes
  * @param toughness of the cut
@@ -126,4 +114,29 @@ export function criticalToughness(field: CookField, share: number, guess = 1): n
     if (done) break;
   }
   return COLLAGEN_RATE / rate;
+}
+
+/** So far from the table, by logarithm, that no animal is. */
+const NO_ANIMAL = 9;
+
+/**
+ * What a grade says of an animal: between which toughnesses it must lie for a fork to find the meat so.
+ *
+ * @param field cook values of the piece when it was tried
+ * @param usual the toughness it is told against
+ * @param grade what the fork found
+ * @returns logarithms of toughness over the usual; an open end is far away
+ * @example toughnessBounds({ cookValues: Float64Array.of(83.67), weights: Float64Array.of(1) }, 1, 'fork').to.toFixed(2) // '0.00'
+ */
+export function toughnessBounds(
+  field: CookField,
+  usual: number,
+  grade: Grade,
+): { readonly from: number; readonly to: number } {
+  const next = GRADES[GRADES.indexOf(grade) + 1];
+  const log = (share: number): number => Math.log(criticalToughness(field, share) / usual);
+  return {
+    from: next === undefined ? -NO_ANIMAL : log(GRADE_FROM[next]),
+    to: GRADE_FROM[grade] === 0 ? NO_ANIMAL : log(GRADE_FROM[grade]),
+  };
 }

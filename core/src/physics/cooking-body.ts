@@ -5,6 +5,8 @@ import { COOK_Z_C, cookRate, straightCookValue } from './cook-value';
 
 /** Whole cuts are safe from here with a 3 minute rest, °C. USDA FSIS safe minimum internal temperature chart; from memory. */
 export const SAFE_C = 63;
+/** Food is held hot from here up, °C. US FDA Food Code; from memory. */
+export const HELD_HOT_C = 60;
 /** Modes a direction: 5 keep the cook value within 0.15 %; 7 keep the middle within 0.1 K from a quarter of an hour on. */
 export const MODES = 5;
 export const MODES_OF_MIDDLE = 7;

@@ -47,6 +47,8 @@ export const PLAN_DEFAULTS = {
     restMinutes: 10,
   },
   sides: [],
+  cutLater: false,
+  moved: {},
   serveAt: null,
 } as const;
 

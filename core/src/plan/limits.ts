@@ -35,5 +35,8 @@ export const LIMITS = {
   naturalMinutes: { min: 0, max: 90, unit: 'min' },
   reduceMinutes: { min: 0, max: 120, unit: 'min' },
   restMinutes: { min: 0, max: 120, unit: 'min' },
+  movedMinutes: { min: 0, max: 720, unit: 'min' },
+  prepFactor: { min: 0.4, max: 3, unit: 'times the usual' },
+  learntFactor: { min: 0.3, max: 3, unit: 'times the table' },
   taskMinutes: { min: 0, max: 1440, unit: 'min' },
 } as const satisfies Record<string, Range>;

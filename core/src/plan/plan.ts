@@ -80,6 +80,8 @@ export interface Kitchen {
   roomC: number;
   /** A measured air pressure, kPa; overrules the altitude. */
   airKPa?: number | undefined;
+  /** The cook's minutes at the board, as a multiple of the usual: 1.5 for who takes half as long again; 1 when nothing is said. */
+  prepFactor?: number | undefined;
 }
 
 export interface Sear {
@@ -121,6 +123,29 @@ export interface SideTask {
   minutes: number;
   handsOn: boolean;
   resource: Resource;
+}
+
+/** One thing a kitchen has taught: a factor on the table's figure, and how many cooks it rests on. */
+export interface Learned {
+  readonly factor: number;
+  readonly cooks: number;
+  /** Toughness only: how many of them came out short of what was wanted, and past it. */
+  readonly short?: number | undefined;
+  readonly past?: number | undefined;
+}
+
+/** What a kitchen has taught, for one plan; what nothing was learnt of is absent. */
+export interface LearntFactors {
+  /** Heat that reaches the pot. */
+  heat?: Learned | undefined;
+  /** Losses of the lidded pot. */
+  losses?: Learned | undefined;
+  /** Minutes of a sear. */
+  sear?: Learned | undefined;
+  /** Toughness of the cut. */
+  toughness?: Learned | undefined;
+  /** Minutes at the board. */
+  prep?: Learned | undefined;
 }
 
 /** A braise as the cook plans it, every default filled in. The contract workspace reads and checks it. */
@@ -173,6 +198,12 @@ export interface Plan {
     restMinutes: number;
   };
   sides: { name: string; tasks: SideTask[] }[];
+  /** What goes in after the first opening is cut while the pot works, on a washed board, not before the meat. */
+  cutLater: boolean;
+  /** Tasks of the clock that the cook does earlier than need be, minutes by the task's id. */
+  moved: Record<string, number>;
+  /** What was learnt from the log when it was reckoned; nothing when nothing is said. */
+  learnt?: LearntFactors | undefined;
   /** ISO 8601 with offset, or null: minutes then count from the start. */
   serveAt: string | null;
 }

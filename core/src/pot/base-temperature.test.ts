@@ -34,6 +34,34 @@ const add = (ingredient: string, grams: number, when: 'stirred-in' | 'on-top' | 
 
 // The orderings are common practice of the trade; the constants behind them are from memory.
 describe('the base', () => {
+  const bare: BaseState = {
+    liquidC: 115.7,
+    fluxWPerM2: 23_400,
+    freeMl: 500,
+    baseAreaM2: 0.0363,
+    starchG: 0,
+    sticking: 'clean',
+    lyingShare: 0,
+    grainSettled: false,
+  };
+
+  // By hand from the design's equation, T = T_liquid + q (1/(h w) + R); its constants from memory.
+  test.each([
+    ['thin: 23 400 / 4000', {}, 5.85],
+    ['12 g of starch a litre: h is halved', { starchG: 6 }, 11.7],
+    ['24 g a litre: h over 1 + 2^1.5', { starchG: 12 }, 22.395],
+    ['36 g a litre: h over 1 + 3^1.5', { starchG: 18 }, 36.248],
+    ['half of 5 mm of liquid: half as wet', { freeMl: 90.75 }, 11.7],
+    ['a light film, 3e-4', { sticking: 'film' }, 5.85 + 7.02],
+    ['fond not scraped, 1.2e-3', { sticking: 'fond' }, 5.85 + 28.08],
+    ['a sugar crust, 2.5e-3', { sticking: 'sugar-crust' }, 5.85 + 58.5],
+    ['grain settled, 2e-3', { grainSettled: true }, 5.85 + 46.8],
+    ['flat meat on half the base, 5e-4', { lyingShare: 0.5 }, 5.85 + 5.85],
+    ['never more than 120 K', { starchG: 500, freeMl: 20 }, 120],
+  ] as const)('%s', (_, more, rise) => {
+    expect(baseTemperatureC({ ...bare, ...(more as Partial<BaseState>) }) - bare.liquidC).toBeCloseTo(rise, 1);
+  });
+
   test('thin and clean: more than 20 K of margin at 1 kW (common practice)', () => {
     const { baseC, cutoutC, level } = verdict({});
     expect(cutoutC - baseC).toBeGreaterThan(20);

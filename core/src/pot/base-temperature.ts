@@ -24,7 +24,7 @@ const LYING_MEAT = 5e-4;
 const GRAIN_SETTLES_G_PER_ML = 0.35;
 /** A base this far below the cut-out is safe; nearer it is to be watched; nearer still it trips, K. From memory. */
 const SAFE_K = 15;
-const LIKELY_K = 5;
+export const LIKELY_K = 5;
 /** Stovetop pots have no cut-out; here it scorches, °C. From memory. */
 export const SCORCH_C = 155;
 /** Deglazing with less does not lift a fond, ml. Common practice. */
@@ -58,6 +58,8 @@ export interface BaseState {
   /** Stirred in, grams of cornstarch's worth. */
   readonly starchG: number;
   readonly sticking: Sticking;
+  /** How much of that is still on the base; all when nothing is said. */
+  readonly stickingShare?: number;
   /** Share of the base that flat meat lies on. */
   readonly lyingShare: number;
   readonly grainSettled: boolean;
@@ -79,7 +81,9 @@ export function baseTemperatureC(state: BaseState): number {
   const depthMm = state.freeMl / 1000 / state.baseAreaM2;
   const wet = Math.min(1, Math.max(LEAST_WET, depthMm / WET_MM));
   const sticks =
-    STICKING[state.sticking] + (state.grainSettled ? SETTLED_GRAIN : 0) + LYING_MEAT * Math.min(1, state.lyingShare);
+    STICKING[state.sticking] * (state.stickingShare ?? 1) +
+    (state.grainSettled ? SETTLED_GRAIN : 0) +
+    LYING_MEAT * Math.min(1, state.lyingShare);
   return state.liquidC + Math.min(MOST_RISE_K, state.fluxWPerM2 * (1 / (h * wet) + sticks));
 }
 
@@ -217,7 +221,13 @@ export function burnVerdict(
   };
 }
 
-function causesOf(state: BaseState, baseC: number): BurnCause[] {
+/**
+ * What makes a base hot: each cause's share of its rise over the liquid, the largest first; they add up to it.
+ *
+ * @param state heat in W/m², liquid in ml, area in m²
+ * @param baseC its temperature, from {@link baseTemperatureC}
+ */
+export function causesOf(state: BaseState, baseC: number): BurnCause[] {
   const ids = Object.keys(WITHOUT) as Exclude<BurnCauseId, 'heat'>[];
   const bare = baseTemperatureC(ids.reduce((left, id) => WITHOUT[id](left), state)) - state.liquidC;
   const raw = ids.map((cause) => ({ cause, kelvin: Math.max(0, baseC - baseTemperatureC(WITHOUT[cause](state))) }));

@@ -76,10 +76,16 @@ export function workingTemperatureC(gaugeKPa: number, kitchen: Kitchen): number 
  * (20 to 60 g) go with the size of the pot. Common practice; from memory.
  *
  * @param heat with the lid on; only a burner can be turned down
+ * @param learnt what this cooker's cooks have taught of its heat and losses
  * @throws RangeError when the kitchen is outside its ranges
  * @example potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN).heaterW // 850
  */
-export function potBuild(cooker: Cooker, kitchen: Kitchen, heat: Plan['heat'] = 'full'): PotBuild {
+export function potBuild(
+  cooker: Cooker,
+  kitchen: Kitchen,
+  heat: Plan['heat'] = 'full',
+  learnt: Plan['learnt'] = undefined,
+): PotBuild {
   const airKPa = kitchenAirKPa(kitchen);
   // An electric pot brings itself up as it likes.
   const turnedDown = heat === 'medium' && cooker.kind === 'stovetop';
@@ -88,10 +94,10 @@ export function potBuild(cooker: Cooker, kitchen: Kitchen, heat: Plan['heat'] = 
     workingC: saturationTemperatureC(airKPa + cooker.gaugeKPa),
     airKPa,
     roomC: kitchen.roomC,
-    heaterW: cooker.watts * heaterEfficiency(cooker),
+    heaterW: cooker.watts * heaterEfficiency(cooker) * (learnt?.heat?.factor ?? 1),
     lidOnShare: turnedDown ? MEDIUM : 1,
     metalJPerK: bySize(cooker.litres, 900, 1500),
-    lossWPerK: LOSS_W_PER_K[cooker.kind],
+    lossWPerK: LOSS_W_PER_K[cooker.kind] * (learnt?.losses?.factor ?? 1),
     purgeKg: bySize(cooker.litres, 0.02, 0.06),
   };
 }

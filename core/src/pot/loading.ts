@@ -10,14 +10,14 @@ export const SEAR_BASE_C = 180;
 /** Deglazing: scrape, and boil the raw smell off. Common practice. */
 export const DEGLAZE_MINUTES = 3;
 /** From hot base to wet meat, W/m² K of covered base: keeps a searing base near 170 °C at 1 kW. From memory. */
-const CONTACT_W_PER_M2K = 350;
+export const CONTACT_W_PER_M2K = 350;
 /** A cook stops scraping before the base is dry, kg. Common practice. */
-const LEFT_WHEN_SCRAPED_KG = 0.01;
+export const LEFT_WHEN_SCRAPED_KG = 0.01;
 /** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
 export const PLANT_J_PER_KG_K = 3900;
 
 /** Heat capacity of pastes and sauces laid on top, J/kg K. From memory. */
-const PASTE_J_PER_KG_K = 3500;
+export const PASTE_J_PER_KG_K = 3500;
 
 /** Times of what happens with the lid off, and where the pot is after it. */
 export interface Loaded {

@@ -26,6 +26,8 @@ export interface Controls {
   readonly thermostatC?: number;
   /** Heat drawn by meat lying on a dry base, W/K above boiling: it goes into drying its face. */
   readonly contactWPerK?: number;
+  /** Steam that gets away past a gasket that does not seal, as the heat it carries off, W. */
+  readonly leakW?: number;
 }
 
 /** What the pot is doing: derived from its state and its controls, never set. */
@@ -108,9 +110,13 @@ export class Pot {
     return this.pieces;
   }
 
-  /** A copy with its own state and its own pieces, for trying out what comes next. */
-  clone(): Pot {
-    const copy = new Pot(this.build, this.liquidC, this.liquidKg);
+  /**
+   * A copy with its own state and its own pieces, for trying out what comes next.
+   *
+   * @param build where the copy is another pot than the plan's: one that gives less heat
+   */
+  clone(build = this.build): Pot {
+    const copy = new Pot(build, this.liquidC, this.liquidKg);
     Object.assign(copy, { seconds: this.seconds, pinUp: this.pinUp, purged: this.purged, lumpJPerK: this.lumpJPerK });
     copy.pieces = this.pieces.map((piece) => piece.clone());
     Object.assign(copy.accounts, this.accounts);
@@ -268,11 +274,16 @@ export class Pot {
     return { still, perSlope };
   }
 
+  /** Heat that steam carries off past the gasket, W: nothing while there is no steam, or no lid. */
+  private leak({ leakW = 0, lid }: Controls): number {
+    return lid === 'on' && this.liquidKg > 0 && this.liquidC >= this.build.boilingC - AT_MARK_K ? leakW : 0;
+  }
+
   /** The slope, K/s, at which heater, losses, pot and pieces balance over a step. */
   private slope(controls: Controls, seconds: number): number {
     const { lossWPerK, roomC } = this.build;
     const { still, perSlope } = this.uptake(seconds);
-    const given = (controls.watts - lossWPerK * (this.liquidC - roomC)) * seconds - still;
+    const given = (controls.watts - this.leak(controls) - lossWPerK * (this.liquidC - roomC)) * seconds - still;
     return given / (this.capacity() * seconds + (lossWPerK * seconds * seconds) / 2 + perSlope);
   }
 
@@ -296,9 +307,11 @@ export class Pot {
       }
     }
     const from = this.liquidC;
+    const leaked = this.leak(controls) * run;
     const left = this.move(run, from + slope * run, controls.watts);
+    if (leaked > 0) this.boilOff(leaked, 'boiledKg');
     // Nothing is left but where a thawing piece took more or less than it was foretold to: the pot makes it good.
-    this.liquidC += left / this.capacity();
+    this.liquidC += (left - leaked) / this.capacity();
     const event =
       marks.find(([mark, name]) =>
         name === 'pinDown'
@@ -349,14 +362,15 @@ export class Pot {
     }
     const left = this.move(run, this.liquidC, controls.watts);
     this.boilOff(left, account);
-    if (account === 'purgedKg') this.purged += left / latent;
+    // What slips out past the gasket drives no air out through the valve.
+    if (account === 'purgedKg') this.purged += Math.max(0, left - this.leak(controls) * run) / latent;
     return { seconds: run, event: null, phase };
   }
 
   /** At working pressure: held there, or the surplus blown off where nobody turns the heat down. */
   private hold(controls: Controls, seconds: number): Stepped {
     const { lossWPerK, roomC } = this.build;
-    const needed = lossWPerK * (this.liquidC - roomC) + this.uptake(seconds).still / seconds;
+    const needed = lossWPerK * (this.liquidC - roomC) + this.uptake(seconds).still / seconds + this.leak(controls);
     if (needed > controls.watts) {
       return this.drift(controls, seconds, 'pressure', [[this.build.boilingC + PIN_DOWN_K, 'pinDown']]);
     }

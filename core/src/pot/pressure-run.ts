@@ -62,7 +62,16 @@ export function stepFor(
   }
 }
 
-const atFull = (pot: Pot): Controls => ({
+/** Locked, with the heat off; where keep-warm is left on, with what that gives. */
+export const heatOff = ({ keepWarmOff }: Pick<RunSettings, 'keepWarmOff'>): Controls => ({
+  watts: keepWarmOff ? 0 : KEEP_WARM_W,
+  lid: 'on',
+  valve: 'closed',
+  regulated: true,
+});
+
+/** Locked, and the heater held to working pressure. */
+export const atFull = (pot: Pot): Controls => ({
   watts: pot.build.heaterW * pot.build.lidOnShare,
   lid: 'on',
   valve: 'closed',
@@ -128,7 +137,7 @@ export function letDown(
   follow?: Follow,
 ): { minutes: number; ventedAfter: number | null } {
   const begin = pot.minutes;
-  const off: Controls = { watts: settings.keepWarmOff ? 0 : KEEP_WARM_W, lid: 'on', valve: 'closed', regulated: true };
+  const off = heatOff(settings);
   const natural =
     release.method === 'quick'
       ? 0

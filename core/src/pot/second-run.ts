@@ -18,6 +18,9 @@ export const SECOND_MINUTES: readonly number[] = [0, 1, 2, 3, 4, 5, 6, 8, 10, 12
 /** Lid off, meat out, vegetables in, lid on, minutes. Common practice. */
 export const REFILL_MINUTES = 4;
 
+/** Lid off, and out with what is done, minutes. Common practice. */
+const LIFT_MINUTES = 3;
+
 /** Nobody waits longer for a pot to boil again, minutes. */
 const LONGEST_TO_BOIL = 90;
 
@@ -92,7 +95,11 @@ export function trySecondRun(opened: Pot, what: Refill, settings: RunSettings): 
     if (minutes > before) runOn(pot, minutes - before, before, (stretch) => hold.push(stretch));
     holds.push(hold);
     const release: Stretch[] = [];
-    releaseMinutes.push(letDown(pot.clone(), QUICK, settings, (stretch) => release.push(stretch)).minutes);
+    const down = pot.clone();
+    releaseMinutes.push(letDown(down, QUICK, settings, (stretch) => release.push(stretch)).minutes);
+    // What is in it cooks on until it has been lifted out.
+    down.openLid();
+    stepFor(down, LIFT_MINUTES, STANDING_OPEN, (stretch) => release.push(stretch));
     releases.push(release);
   });
   return { reheatMinutes: heated.toTimer, heating, holds, releases, releaseMinutes };

@@ -3,7 +3,7 @@ import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
 import type { Plan } from '../plan/plan';
 
 /** The sear evaporates this much of the trimmed weight. Common practice. */
-const SEAR_LOSS = 0.02;
+export const SEAR_LOSS = 0.02;
 /** How well the balance is known: animals and cuts differ. Common practice. */
 const SPREAD = 0.06;
 /** Raw boneless a person, g: hearty, usual, light. Common practice: 150 to 250. */

@@ -88,6 +88,35 @@ export function plantMinutes(plan: Pick<Plan, 'vegetables' | 'aromatics'>): numb
   return grams > 0 ? BOARD_SETUP_MINUTES + grams / GRAMS_A_MINUTE : 0;
 }
 
+/** Places that are filled before the first lid goes on. */
+const FROM_THE_START: ReadonlySet<string> = new Set(['start', 'flavour-only', 'auto']);
+/** After raw meat: board, knife and hands, minutes. Common practice. */
+const WASH_MINUTES = 2;
+
+/** The plan as far as the board has it before the meat: without what is cut later. */
+export function beforeTheMeat(plan: Plan): Plan {
+  if (!plan.cutLater) return plan;
+  return { ...plan, vegetables: plan.vegetables.filter(({ place }) => FROM_THE_START.has(place)) };
+}
+
+/**
+ * What is cut while the pot works, on a washed board: vegetables that go in after the first opening.
+ *
+ * @param plan with every vegetable in its place
+ * @returns null where the cook cuts all before the meat, or nothing goes in later
+ * @example cutWhileItCooks(plan) // null
+ */
+export function cutWhileItCooks(plan: Plan): { readonly text: string; readonly minutes: number } | null {
+  if (!plan.cutLater) return null;
+  const later = plan.vegetables.filter(({ place, grams }) => !FROM_THE_START.has(place) && grams > 0);
+  if (later.length === 0) return null;
+  const names = later.map(({ vegetable }) => vegetableById(vegetable).name.toLowerCase());
+  return {
+    text: `Wash the board and your hands, then cut ${listed(names)}`,
+    minutes: WASH_MINUTES + plantMinutes({ vegetables: later, aromatics: [] }),
+  };
+}
+
 const hours = (h: number): string => (h < 1 ? `${Math.round(h * 60)} min` : `${Math.round(h * 10) / 10} h`);
 
 /**

@@ -19,6 +19,14 @@ describe('the sear', () => {
     expect(searPlan(eightRibs, HARD, POT).batchSizes).toEqual([4, 4]);
   });
 
+  test('a minute for the pot to come back between two batches, and none after the last (common practice)', () => {
+    const two = searPlan(eightRibs, HARD, POT);
+    expect(two.minutes).toBeCloseTo(2 * two.minutesPerBatch + 1, 9);
+    const one = searPlan({ ...eightRibs, count: 4 }, HARD, POT);
+    expect(one.batches).toBe(1);
+    expect(one.minutes).toBeCloseTo(one.minutesPerBatch, 9);
+  });
+
   test('a weak heater takes 1.3 times as long, and a stirred sear is one batch of 3 to 5 minutes (common practice)', () => {
     const strong = searPlan(eightRibs, HARD, POT);
     const weak = searPlan(eightRibs, HARD, { ...POT, watts: 800 });

@@ -16,7 +16,7 @@ const RECOVERY_MINUTES = 1;
 /** A wet face has to dry before it browns, minutes. Common practice. */
 const WET_MINUTES = 2;
 /** A wide pan on a good burner. Common practice. */
-const PAN = { baseDiameterCm: 26, watts: 1800 } as const;
+export const PAN = { baseDiameterCm: 26, watts: 1800 } as const;
 /** Salt draws water out after the first and has drawn it in again after the second, minutes. Common practice. */
 export const SALT_WET_FROM = 4;
 export const SALT_WET_TO = 40;
@@ -135,6 +135,7 @@ function evenly(count: number, batches: number): number[] {
  * @param sear school, place and, where the cook wants it so, the number of batches
  * @param cooker its base and power
  * @param meat how wet its faces are; dry when left out
+ * @param learntFactor what this cook's sears have taken, times the usual minutes
  * @returns no batches where nothing is seared
  * @throws RangeError when the base has no area
  * @example searPlan(eightRibs, { school: 'hard', where: 'pot', order: 'meat-first' }, cooker22cm).batches // 2
@@ -144,6 +145,7 @@ export function searPlan(
   sear: Sear,
   cooker: Pick<Cooker, 'baseDiameterCm' | 'watts'>,
   meat: Pick<Meat, 'salted' | 'saltedMinutes' | 'marinade'> = { salted: 'no', marinade: null },
+  learntFactor = 1,
 ): SearPlan {
   if (sear.school === 'none') return NO_SEAR;
   const on = sear.where === 'pan' ? PAN : cooker;
@@ -160,7 +162,7 @@ export function searPlan(
   const perBatch = batchSizes[0] as number;
   const coverage = (perBatch * face) / base;
   const weakHeater = on.watts < WEAK_WATTS;
-  const factor = weakHeater ? WEAK_FACTOR : 1;
+  const factor = (weakHeater ? WEAK_FACTOR : 1) * learntFactor;
   const wet = wetSurface(meat);
   const [first, other] = SIDE_MINUTES[sear.school];
   const firstMinutes = first * factor + (wet === null ? 0 : WET_MINUTES);

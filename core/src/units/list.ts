@@ -6,3 +6,17 @@
 export function listed(names: readonly string[]): string {
   return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 }
+
+/**
+ * A text as the beginning of a sentence.
+ *
+ * @example upperFirst('goat neck') // 'Goat neck'
+ */
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * A name as it stands inside a sentence.
+ *
+ * @example lowerFirst('Bay leaves') // 'bay leaves'
+ */
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -8,11 +8,16 @@ import {
   type BraiseSummary,
   type Read,
 } from '@hervir/contract';
-import type { Plan } from '@hervir/core';
-import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { forecast, type Forecast, type Plan, type UnitSystem } from '@hervir/core';
+import { BadRequestException, Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { z } from 'zod';
+import { Clock } from '../clock';
+import { calendarOf } from '../formats/calendar';
+import { recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
+import { LearningService } from '../log/learning.service';
 import { orBadRequest } from '../security/faults';
+import { SettingsService } from '../settings/settings.service';
 import { BraisesService } from './braises.service';
 
 const { plan: planJsonSchema } = requestSchemas();
@@ -39,7 +44,12 @@ function planOf(input: unknown): Plan {
 @ApiTags('plans')
 @Controller('api/braises')
 export class BraisesController {
-  constructor(private readonly braises: BraisesService) {}
+  constructor(
+    private readonly braises: BraisesService,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly learning: LearningService,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'All plans, the last changed first' })
@@ -61,6 +71,24 @@ export class BraisesController {
     return this.braises.create(id, planOf(plan));
   }
 
+  @Get(':id/recipe.jsonld')
+  @Header('content-type', 'application/ld+json; charset=utf-8')
+  @Header('content-disposition', 'attachment; filename="recipe.jsonld"')
+  @ApiOperation({ summary: 'The plan as a schema.org recipe' })
+  async recipe(@Param('id') id: string): Promise<string> {
+    const { f, units } = await this.reckoned(id);
+    return JSON.stringify(recipeJsonLd(f, units), null, 2);
+  }
+
+  @Get(':id/card.md')
+  @Header('content-type', 'text/markdown; charset=utf-8')
+  @Header('content-disposition', 'attachment; filename="card.md"')
+  @ApiOperation({ summary: 'The plan as a card in Markdown' })
+  async markdown(@Param('id') id: string): Promise<string> {
+    const { f, units } = await this.reckoned(id);
+    return recipeMarkdown(f, units);
+  }
+
   @Get(':id')
   @ApiOperation({ summary: 'One plan' })
   open(@Param('id') id: string): Promise<BraiseRecord> {
@@ -71,6 +99,27 @@ export class BraisesController {
   @ApiOperation({ summary: 'The plan as a file, format hervir/braise' })
   async file(@Param('id') id: string): Promise<Plan> {
     return (await this.braises.open(id)).plan;
+  }
+
+  @Get(':id/calendar.ics')
+  @Header('content-type', 'text/calendar; charset=utf-8')
+  @ApiOperation({ summary: 'The evening of the plan as a calendar with alarms' })
+  async calendar(@Param('id') id: string): Promise<string> {
+    const { plan } = await this.braises.open(id);
+    if (plan.serveAt === null) {
+      throw new BadRequestException({
+        faults: [{ path: 'plan.serveAt', problem: 'no time to eat', allowed: 'a plan that says when we eat' }],
+      });
+    }
+    const { units } = await this.settings.read();
+    return calendarOf(id, await this.learning.apply(plan), units, this.clock.now());
+  }
+
+  /** As it would be cooked now, with what was learnt. */
+  private async reckoned(id: string): Promise<{ f: Forecast; units: UnitSystem }> {
+    const { plan } = await this.braises.open(id);
+    const { units } = await this.settings.read();
+    return { f: forecast(await this.learning.apply(plan), units), units };
   }
 
   @Put(':id')

@@ -1,7 +1,13 @@
 import { Module } from '@nestjs/common';
-import { Clock } from '../clock';
+import { LogModule } from '../log/log.module';
+import { SettingsModule } from '../settings/settings.module';
 import { BraisesController } from './braises.controller';
 import { BraisesService } from './braises.service';
 
-@Module({ controllers: [BraisesController], providers: [BraisesService, Clock], exports: [BraisesService] })
+@Module({
+  imports: [SettingsModule, LogModule],
+  controllers: [BraisesController],
+  providers: [BraisesService],
+  exports: [BraisesService],
+})
 export class BraisesModule {}

@@ -1,4 +1,4 @@
-import { cutById, cutTitle, type Plan } from '@hervir/core';
+import { cutById, cutTitle, upperFirst, type Plan } from '@hervir/core';
 import { parsePlan, type BraiseRecord, type BraiseSummary } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
@@ -6,11 +6,10 @@ import { Clock } from '../clock';
 import { BraiseEntity } from '../database/entities';
 import { conflict, notFound } from '../security/faults';
 
-/** A plan without a name is called by its meat. */
-function nameOf(plan: Plan): string {
+/** What a plan is called, in lists and in its cook; without a name, by its meat. */
+export function nameOf(plan: Plan): string {
   if (plan.name !== '') return plan.name;
-  const title = cutTitle(cutById(plan.meat.cut));
-  return `${title.charAt(0).toUpperCase()}${title.slice(1)}`;
+  return upperFirst(cutTitle(cutById(plan.meat.cut)));
 }
 
 function summary(entity: BraiseEntity): BraiseSummary {

@@ -1,7 +1,6 @@
 import { Module } from '@nestjs/common';
-import { Clock } from '../clock';
 import { CookersController } from './cookers.controller';
 import { CookersService } from './cookers.service';
 
-@Module({ controllers: [CookersController], providers: [CookersService, Clock], exports: [CookersService] })
+@Module({ controllers: [CookersController], providers: [CookersService], exports: [CookersService] })
 export class CookersModule {}

@@ -1,6 +1,6 @@
+import { LogModule } from '../log/log.module';
 import { Controller, ForbiddenException, HttpCode, Inject, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { Clock } from '../clock';
 import type { Config } from '../config';
 import { CONFIG } from '../tokens';
 import { DemoService } from './demo.service';
@@ -27,5 +27,9 @@ export class DemoController {
   }
 }
 
-@Module({ controllers: [DemoController], providers: [DemoService, Clock] })
+@Module({
+  imports: [LogModule],
+  controllers: [DemoController],
+  providers: [DemoService],
+})
 export class DemoModule {}

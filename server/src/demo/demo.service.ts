@@ -1,11 +1,26 @@
 import { randomUUID } from 'node:crypto';
-import { MikroORM } from '@mikro-orm/core';
+import { cookState, forecast, guideOf, printerFor } from '@hervir/core';
+import { MikroORM, type EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { Clock } from '../clock';
 import type { Config } from '../config';
-import { BraiseEntity, CookerEntity, SettingsEntity } from '../database/entities';
+import {
+  BraiseEntity,
+  CookEntity,
+  CookEventEntity,
+  CookerEntity,
+  LearntEntity,
+  LogEntryEntity,
+  RehearsalActEntity,
+  RehearsalEntity,
+  SettingsEntity,
+} from '../database/entities';
+import { columnsOf, entryOf, firstGrade } from '../log/entry';
+import { LearningService } from '../log/learning.service';
+import { LogService } from '../log/log.service';
 import { CONFIG } from '../tokens';
 import { DEMO_COOKERS, DEMO_SETTINGS, demoPlans } from './demo-kitchen';
+import { demoSeason, type SeasonCook } from './demo-season';
 
 /** Fills the demo kitchen, when it is empty or when asked to put it back. */
 @Injectable()
@@ -13,6 +28,8 @@ export class DemoService implements OnApplicationBootstrap {
   constructor(
     private readonly orm: MikroORM,
     private readonly clock: Clock,
+    private readonly log: LogService,
+    private readonly learning: LearningService,
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
@@ -25,6 +42,8 @@ export class DemoService implements OnApplicationBootstrap {
   async putBack(): Promise<void> {
     const now = this.clock.now();
     await this.orm.em.fork().transactional(async (em) => {
+      await em.nativeDelete(CookEventEntity, {});
+      await em.nativeDelete(CookEntity, {});
       await em.nativeDelete(BraiseEntity, {});
       await em.nativeDelete(CookerEntity, {});
       await em.nativeDelete(SettingsEntity, {});
@@ -32,6 +51,11 @@ export class DemoService implements OnApplicationBootstrap {
       DEMO_COOKERS.forEach((cooker, i) => {
         em.create(CookerEntity, { id: randomUUID(), cooker, createdAt: new Date(Date.parse(now) + i).toISOString() });
       });
+      await em.nativeDelete(RehearsalActEntity, {});
+      await em.nativeDelete(RehearsalEntity, {});
+      await em.nativeDelete(LogEntryEntity, {});
+      await em.nativeDelete(LearntEntity, {});
+      for (const cook of demoSeason()) await this.lay(em, cook);
       // The first plan is the one changed last, so that it heads the list.
       demoPlans(now).forEach((plan, i) => {
         const updatedAt = new Date(Date.parse(now) - i * 60_000).toISOString();
@@ -45,5 +69,32 @@ export class DemoService implements OnApplicationBootstrap {
         });
       });
     });
+    this.log.forgetCache();
+  }
+
+  /** A cook of the season: as if it had been cooked here. */
+  private async lay(em: EntityManager, { id, name, plan, events, observation }: SeasonCook): Promise<void> {
+    const f = forecast(plan);
+    const guide = guideOf(f, printerFor('metric'));
+    const finishedAt = events.at(-1)?.at ?? '';
+    const startedAt = events[0]?.at ?? '';
+    const cook = em.create(CookEntity, {
+      id,
+      braiseId: null,
+      name,
+      plan,
+      guide,
+      units: 'metric',
+      startedAt,
+      finishedAt,
+      link: null,
+    });
+    for (const event of events) {
+      em.create(CookEventEntity, { ...event, cookId: id, receivedAt: event.at } as CookEventEntity);
+    }
+    const state = cookState(guide, events, Date.parse(finishedAt));
+    const entry = entryOf(cook, f, state, firstGrade(events));
+    const row = em.create(LogEntryEntity, { ...columnsOf(entry, plan, observation), photo: false });
+    await this.learning.learn(em, row, 1);
   }
 }

@@ -1,4 +1,5 @@
 import type { Fault, Read } from '@hervir/contract';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import {
   BadRequestException,
   Catch,
@@ -61,6 +62,47 @@ function bodyFault(error: BodyParserError): { status: number; fault: Fault } | u
   }
 }
 
+interface DiskError {
+  readonly code?: string;
+  readonly message?: string;
+}
+
+/**
+ * Errors of the disk, or of the database on it: not the request's fault, and no reason to throw it away. The client keeps
+ * what it wanted to send, and sends it again.
+ */
+export function diskFault(error: unknown): { status: number; fault: Fault } | undefined {
+  const { code = '', message = '' } = error as DiskError;
+  const says = (pattern: RegExp): boolean => pattern.test(code) || pattern.test(message);
+  if (says(/SQLITE_FULL|ENOSPC|EDQUOT|disk is full/)) {
+    return {
+      status: 507,
+      fault: {
+        path: '',
+        problem: 'the disk of Hervir’s machine is full; nothing was changed',
+        allowed: 'some free space, then again',
+      },
+    };
+  }
+  if (says(/SQLITE_READONLY|SQLITE_IOERR|SQLITE_CANTOPEN|EROFS|EACCES|EPERM|readonly database|disk I\/O error/)) {
+    return {
+      status: 507,
+      fault: {
+        path: '',
+        problem: 'the data folder of Hervir’s machine cannot be written; nothing was changed',
+        allowed: 'a folder that can be written, then again',
+      },
+    };
+  }
+  if (says(/SQLITE_BUSY|database is locked/)) {
+    return {
+      status: 503,
+      fault: { path: '', problem: 'the database is busy; nothing was changed', allowed: 'again in a moment' },
+    };
+  }
+  return undefined;
+}
+
 /** Every error leaves as `{ faults: [...] }`: path, what is wrong, what is allowed. */
 @Catch()
 export class FaultFilter implements ExceptionFilter {
@@ -83,7 +125,15 @@ export class FaultFilter implements ExceptionFilter {
         .json(known ? body : { faults: [{ path: '', problem, allowed: 'see /api/openapi.json' }] });
       return;
     }
-    const fault = bodyFault(error as BodyParserError);
+    if (error instanceof UniqueConstraintViolationException) {
+      response
+        .status(409)
+        .json({ faults: [{ path: 'id', problem: 'is taken by something else', allowed: 'a new UUID' }] });
+      return;
+    }
+    const disk = diskFault(error);
+    if (disk) this.log.error({ err: error }, disk.fault.problem);
+    const fault = disk ?? bodyFault(error as BodyParserError);
     if (fault) {
       response.status(fault.status).json({ faults: [fault.fault] });
       return;

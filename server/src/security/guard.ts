@@ -18,6 +18,13 @@ export function ownHostOnly(config: Pick<Config, 'host' | 'extraHosts'>): Reques
   return (request: Request, response: Response, next: NextFunction): void => {
     const host = request.headers.host ?? '';
     const { origin } = request.headers;
+    // A zero byte ends a text for the database and not for us: no id and no page has one.
+    if (/%00/i.test(request.url)) {
+      response
+        .status(400)
+        .json({ faults: [{ path: 'address', problem: 'has a zero byte in it', allowed: 'an address without' }] });
+      return;
+    }
     const ownOrigin = origin === undefined || origin === `http://${host}` || origin === `https://${host}`;
     if (known.has(hostname(host)) && ownOrigin) {
       next();

@@ -4,6 +4,15 @@ import { join } from 'node:path';
 import { start, type Running } from '../application';
 import type { Config } from '../config';
 
+/** A plan as a client may send it. */
+export const OXTAIL = {
+  format: 'hervir/braise',
+  version: 1,
+  name: 'Oxtail with chestnuts',
+  target: 'pulls',
+  meat: { cut: 'beef-oxtail', form: 'pieces', grams: 1500 },
+};
+
 /** A real server on loopback with a folder of its own, for a test. */
 export interface TestKitchen extends Running {
   readonly folder: string;
@@ -25,12 +34,14 @@ export async function openKitchen(config: Partial<Config> = {}): Promise<TestKit
     port: 0,
     demo: false,
     extraHosts: [],
+    lan: null,
     ...config,
     dataFolder: folder,
   });
   return {
     folder,
     address: running.address,
+    house: running.house,
     async close() {
       await running.close();
       if (config.dataFolder === undefined) rmSync(folder, { recursive: true, force: true });

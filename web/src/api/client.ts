@@ -1,4 +1,6 @@
 import type { Fault } from '@hervir/contract';
+import { KEPT_HEADER } from '../offline/kept';
+import { heard, unheard } from '../state/server-store';
 
 /** The server refused, and says why field by field. */
 export class Refused extends Error {
@@ -11,10 +13,11 @@ export class Refused extends Error {
   }
 }
 
-/** The server could not be reached at all. */
+/** The server could not be reached, or cannot do its work just now: what was to be sent is kept, and sent again. */
 export class Away extends Error {
-  constructor() {
-    super('The server does not answer.');
+  /** @param why what it says itself: its disk is full, for instance */
+  constructor(readonly why: string | null = null) {
+    super(why ?? 'The server does not answer.');
   }
 }
 
@@ -37,12 +40,18 @@ export async function request<T>(
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {
+    unheard();
     throw new Away();
   }
   const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
+  const kept = response.headers.get(KEPT_HEADER);
   // A proxy, or our own static files while the server restarts, answers without faults: as good as away.
-  if (response.status >= 500 && !hasFaults(answer)) throw new Away();
+  const noServer = response.status >= 500 && !hasFaults(answer);
+  if (kept !== null) unheard(Date.parse(kept) || undefined);
+  else if (noServer) unheard();
+  else heard();
+  if (response.ok) return answer as T;
+  if (response.status >= 500) throw new Away(hasFaults(answer) ? (answer.faults[0]?.problem ?? null) : null);
   throw new Refused(response.status, hasFaults(answer) ? answer.faults : [], answer);
 }
 

@@ -1,4 +1,12 @@
-import type { BraiseRecord, BraiseSummary, Settings, StoredCooker } from '@hervir/contract';
+import type {
+  BraiseRecord,
+  BraiseSummary,
+  CookRecord,
+  LearntView,
+  RehearsalSummary,
+  Settings,
+  StoredCooker,
+} from '@hervir/contract';
 import type { Plan } from '@hervir/core';
 import {
   QueryClient,
@@ -11,7 +19,15 @@ import {
 import { Away, newId, request } from './client';
 
 export const queryClient = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => error instanceof Away && count < 2, staleTime: 5_000 } },
+  defaultOptions: {
+    // Asked also when the device says it is offline: our server may be this machine, and what was last read stands in.
+    queries: {
+      networkMode: 'always',
+      retry: (count, error) => error instanceof Away && count < 2,
+      staleTime: 5_000,
+    },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 export const keys = {
@@ -20,10 +36,20 @@ export const keys = {
   cookers: ['cookers'] as const,
   settings: ['settings'] as const,
   health: ['health'] as const,
+  running: ['cooks', 'running'] as const,
+  rehearsals: ['rehearsals'] as const,
+  learnt: ['learnt'] as const,
+  log: ['log'] as const,
 };
 
 export const useBraises = (): UseQueryResult<BraiseSummary[]> =>
   useQuery({ queryKey: keys.braises, queryFn: () => request<BraiseSummary[]>('GET', '/braises') });
+
+export const useRehearsals = (): UseQueryResult<RehearsalSummary[]> =>
+  useQuery({ queryKey: keys.rehearsals, queryFn: () => request<RehearsalSummary[]>('GET', '/rehearsals') });
+
+export const useLearnt = (): UseQueryResult<LearntView[]> =>
+  useQuery({ queryKey: keys.learnt, queryFn: () => request<LearntView[]>('GET', '/learning'), staleTime: 60_000 });
 
 export const useCookers = (): UseQueryResult<StoredCooker[]> =>
   useQuery({ queryKey: keys.cookers, queryFn: () => request<StoredCooker[]>('GET', '/cookers') });
@@ -36,6 +62,17 @@ export const useHealth = (): UseQueryResult<{ status: 'ok'; demo: boolean }> =>
     queryKey: keys.health,
     queryFn: () => request<{ status: 'ok'; demo: boolean }>('GET', '/health'),
     staleTime: Infinity,
+  });
+
+/** How often a page without a cook looks whether one was begun elsewhere, ms. */
+const LOOK_FOR_COOKS = 15_000;
+
+/** Cooks under way; followed closely, by a stream, only once there is one. */
+export const useRunning = (): UseQueryResult<CookRecord[]> =>
+  useQuery({
+    queryKey: keys.running,
+    queryFn: () => request<CookRecord[]>('GET', '/cooks/running'),
+    refetchInterval: LOOK_FOR_COOKS,
   });
 
 /** Saves settings; what is shown changes at once, and back if the server says no. */

@@ -1,8 +1,9 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
-import { lazy, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import { lazy, useEffect, useMemo, type ReactNode } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { queryClient } from '../api/queries';
+import { useMedia } from '../shared/use-media';
 import { usePreferences } from '../state/preferences';
 import { Tonight } from '../tonight/tonight';
 import { NothingHere } from './nothing-here';
@@ -14,26 +15,29 @@ const BenchDoor = lazy(() => import('../bench/bench').then((module) => ({ defaul
 const Times = lazy(() => import('../times/times').then((module) => ({ default: module.Times })));
 const Cookers = lazy(() => import('../cookers/cookers').then((module) => ({ default: module.Cookers })));
 const Rescue = lazy(() => import('../rescue/rescue').then((module) => ({ default: module.Rescue })));
+const Card = lazy(() => import('../card/card').then((module) => ({ default: module.Card })));
+const Cook = lazy(() => import('../cook/cook').then((module) => ({ default: module.Cook })));
+const CookDoor = lazy(() => import('../cook/cook').then((module) => ({ default: module.CookDoor })));
+const Rehearse = lazy(() => import('../rehearse/rehearse').then((module) => ({ default: module.Rehearse })));
+const RehearseDoor = lazy(() =>
+  import('../rehearse/rehearse-door').then((module) => ({ default: module.RehearseDoor })),
+);
+const Log = lazy(() => import('../log/log').then((module) => ({ default: module.Log })));
+const LogEntryPage = lazy(() => import('../log/entry-page').then((module) => ({ default: module.LogEntryPage })));
+const FromRecipe = lazy(() => import('../recipe/from-recipe').then((module) => ({ default: module.FromRecipe })));
 const Settings = lazy(() => import('../settings/settings').then((module) => ({ default: module.Settings })));
-
-const dark = window.matchMedia('(prefers-color-scheme: dark)');
 
 function useColours(): Colours {
   const wanted = usePreferences((state) => state.colours);
-  const device = useSyncExternalStore(
-    (changed) => {
-      dark.addEventListener('change', changed);
-      return () => dark.removeEventListener('change', changed);
-    },
-    () => dark.matches,
-  );
-  return wanted === 'device' ? (device ? 'night' : 'day') : wanted;
+  const dark = useMedia('(prefers-color-scheme: dark)');
+  return wanted === 'device' ? (dark ? 'night' : 'day') : wanted;
 }
 
 /** Providers and routes. Tonight is in the first load; every other room is fetched when it is opened. */
 export function App(): ReactNode {
   const colours = useColours();
-  const theme = useMemo(() => themeOf(colours), [colours]);
+  const still = useMedia('(prefers-reduced-motion: reduce)');
+  const theme = useMemo(() => themeOf(colours, still), [colours, still]);
   useEffect(() => {
     document.documentElement.dataset['theme'] = colours;
   }, [colours]);
@@ -47,7 +51,15 @@ export function App(): ReactNode {
                 <Route index element={<Tonight />} />
                 <Route path="bench" element={<BenchDoor />} />
                 <Route path="bench/:id" element={<Bench />} />
+                <Route path="cook" element={<CookDoor />} />
+                <Route path="cook/:id" element={<Cook />} />
+                <Route path="card/:id" element={<Card />} />
+                <Route path="recipe" element={<FromRecipe />} />
+                <Route path="rehearse" element={<RehearseDoor />} />
+                <Route path="rehearse/:id" element={<Rehearse />} />
                 <Route path="times" element={<Times />} />
+                <Route path="log" element={<Log />} />
+                <Route path="log/:id" element={<LogEntryPage />} />
                 <Route path="cookers" element={<Cookers />} />
                 <Route path="rescue" element={<Rescue />} />
                 <Route path="rescue/:topic" element={<Rescue />} />

@@ -2,7 +2,9 @@
 export const ROOMS = [
   { path: '/', name: 'Tonight' },
   { path: '/bench', name: 'Bench' },
+  { path: '/rehearse', name: 'Rehearse' },
   { path: '/times', name: 'Times' },
+  { path: '/log', name: 'Log' },
   { path: '/cookers', name: 'Cookers' },
   { path: '/rescue', name: 'Rescue' },
   { path: '/settings', name: 'Settings' },

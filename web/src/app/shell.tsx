@@ -1,12 +1,16 @@
 import { Modal } from 'antd';
-import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
-import { useHealth, useSaveSettings, useSettings } from '../api/queries';
+import { useHealth, useRunning, useSaveSettings, useSettings } from '../api/queries';
 import { usePreferences } from '../state/preferences';
 import { useUnits } from '../shared/use-units';
+import { Notices } from './notices';
 import { ROOMS } from './rooms';
 import { useRoomKeys } from './shortcuts';
 import type { Colours } from './theme';
+
+/** Not in the first load: nothing is on the fire when one only plans. */
+const Pill = lazy(() => import('../cook/pill').then((module) => ({ default: module.Pill })));
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Alt 1 … 9', 'go to a room'],
@@ -14,12 +18,23 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['← →', 'on the line: a minute less or more under pressure'],
   ['Page ↓ ↑', 'on the line: five minutes'],
   ['Ctrl Z, Ctrl Y', 'undo and redo on the bench'],
+  ['Space', 'at the pot: what the big button says'],
+  ['P  M  B  U', 'at the pot: pin up, one more minute, burn, undo'],
   ['?', 'these keys'],
+];
+
+/** Rooms that have a name for the window's title. */
+const TITLED = [
+  ...ROOMS,
+  { path: '/cook', name: 'At the pot' },
+  { path: '/card', name: 'Card' },
+  { path: '/recipe', name: 'From a recipe' },
 ];
 
 /** The frame of every room: the rail, and what hangs over all of them. */
 export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
   const settings = useSettings().data;
+  const cooking = (useRunning().data ?? []).length > 0;
   const demo = useHealth().data?.demo ?? false;
   const save = useSaveSettings();
   const { system } = useUnits();
@@ -30,7 +45,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
     useCallback(() => setKeysShown(true), []),
     settings?.letterKeys ?? true,
   );
-  const room = [...ROOMS].reverse().find(({ path }) => (path === '/' ? pathname === '/' : pathname.startsWith(path)));
+  const room = TITLED.find(({ path }) => pathname === path || (path !== '/' && pathname.startsWith(`${path}/`)));
   useEffect(() => {
     document.title = room && room.path !== '/' ? `${room.name} · Hervir` : 'Hervir';
   }, [room]);
@@ -48,6 +63,11 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
             </NavLink>
           ))}
         </nav>
+        {cooking && (
+          <Suspense fallback={null}>
+            <Pill />
+          </Suspense>
+        )}
         <div className="rail-side">
           {settings && (
             <span className="rail-place">
@@ -73,6 +93,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
           </button>
         </div>
       </header>
+      <Notices />
       <main>
         <Suspense fallback={<p className="room dim">Opening…</p>}>
           <Outlet />

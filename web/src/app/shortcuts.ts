@@ -9,6 +9,11 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** True where Space and Enter belong to what has the focus. */
+export function isPressing(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('button, a, [role="button"], [tabindex]') !== null;
+}
+
 /** Alt with a digit changes room, `?` shows the keys; wherever one is. */
 export function useRoomKeys(showKeys: () => void, letterKeys: boolean): void {
   const navigate = useNavigate();

@@ -32,8 +32,12 @@ const TOKENS = {
   },
 } as const;
 
-/** Ant Design's theme in our colours. */
-export function themeOf(colours: Colours): ThemeConfig {
+/**
+ * Ant Design's theme in our colours.
+ *
+ * @param still - no motion at all: a style sheet's zero durations still leave a component waiting for an end of motion.
+ */
+export function themeOf(colours: Colours, still = false): ThemeConfig {
   const t = TOKENS[colours];
   return {
     algorithm: colours === 'night' ? antdTheme.darkAlgorithm : antdTheme.defaultAlgorithm,
@@ -64,6 +68,7 @@ export function themeOf(colours: Colours): ThemeConfig {
       controlHeightLG: 52,
       fontFamily: "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif",
       fontSize: 15,
+      motion: !still,
       motionDurationMid: '0.1s',
       boxShadow: 'none',
       wireframe: false,

@@ -1,16 +1,19 @@
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import type { BraiseRecord } from '@hervir/contract';
-import { printDuration, type Forecast } from '@hervir/core';
+import { printDuration, type Forecast, type Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Collapse } from 'antd';
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import { Navigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { Refused, request } from '../api/client';
 import { keys, queryClient, useBraises, useSettings } from '../api/queries';
 import { isTyping } from '../app/shortcuts';
+import { StartButton } from '../cook/start-button';
+import { RehearseButton } from '../rehearse/rehearse-button';
 import { Line } from '../shared/line/line';
 import { SectionDrawing } from '../shared/section/section';
+import { Nothing } from '../shared/nothing';
 import { Trouble } from '../shared/trouble';
 import { MARKS } from '../shared/verdict';
 import { useUnits } from '../shared/use-units';
@@ -45,21 +48,37 @@ function lineHeight(forecast: Forecast): number {
   return forecast.stages.length > 0 ? LINE_HEIGHT_WITH_STAGES : LINE_HEIGHT;
 }
 
+/** A task put earlier by so many minutes; 0 takes it back to as late as it can be. */
+function moveTask(plan: Plan, task: string, earlier: number): Plan {
+  const others = Object.entries(plan.moved).filter(([id]) => id !== task);
+  return { ...plan, moved: Object.fromEntries(earlier > 0 ? [...others, [task, earlier]] : others) };
+}
+
 /** The bench without a plan named: the one last open, or a word on how to get one. */
 export function BenchDoor(): ReactNode {
   const last = usePreferences((state) => state.lastPlan);
   const braises = useBraises();
   if (braises.isPending) return <p className="room dim">Opening…</p>;
-  const plans = braises.data ?? [];
+  if (braises.error) {
+    return (
+      <div className="room">
+        <Trouble what="The plans cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+      </div>
+    );
+  }
+  const plans = braises.data;
   const there = plans.find((plan) => plan.id === last) ?? plans[0];
   if (there) return <Navigate to={`/bench/${there.id}`} replace />;
   return (
-    <div className="room">
-      <h1>The bench is empty</h1>
-      <p style={{ marginTop: 8 }}>
-        Say what you have on <Link to="/">Tonight</Link>, then “Open on the bench”.
-      </p>
-    </div>
+    <Nothing
+      title="The bench is empty"
+      ways={[
+        { label: 'Say what you have', to: '/' },
+        { label: 'From a recipe', to: '/recipe' },
+      ]}
+    >
+      A plan comes here from the sentence on Tonight, or from a recipe you paste.
+    </Nothing>
   );
 }
 
@@ -94,19 +113,16 @@ export function Bench(): ReactNode {
   }, [id, close]);
 
   if (stored.error) {
-    const gone = stored.error instanceof Refused && stored.error.status === 404;
+    if (stored.error instanceof Refused && stored.error.status === 404) {
+      return (
+        <Nothing title="This plan is not here" ways={[{ label: 'Back to Tonight', to: '/' }]}>
+          It was never kept, or not in this kitchen.
+        </Nothing>
+      );
+    }
     return (
       <div className="room">
-        {gone ? (
-          <>
-            <h1>This plan is not here</h1>
-            <p style={{ marginTop: 8 }}>
-              It was never kept, or not in this kitchen. <Link to="/">Back to Tonight</Link>
-            </p>
-          </>
-        ) : (
-          <Trouble what="The plan cannot be opened." error={stored.error} again={() => void stored.refetch()} />
-        )}
+        <Trouble what="The plan cannot be opened." error={stored.error} again={() => void stored.refetch()} />
       </div>
     );
   }
@@ -137,7 +153,7 @@ function useBenchKeys(onStation: (index: number) => void, letterKeys: boolean): 
 }
 
 function OpenBench(): ReactNode {
-  const { plan, dragged, edit, drag, save } = useBench();
+  const { id, plan, dragged, edit, drag, save } = useBench();
   const settings = useSettings().data;
   const { print } = useUnits();
   const [station, setStation] = useState('meat');
@@ -210,10 +226,10 @@ function OpenBench(): ReactNode {
               beside={<StageBoard forecast={settled} edit={edit} />}
             />
           </section>
-          <ReasonsPanel plan={plan} forecast={settled} alternatives={alternatives} edit={edit} />
+          <ReasonsPanel id={id ?? ''} plan={plan} forecast={settled} alternatives={alternatives} edit={edit} />
         </div>
       ) : null,
-    [settled, plan, alternatives, edit],
+    [id, settled, plan, alternatives, edit],
   );
   if (plan === null) return null;
 
@@ -230,10 +246,12 @@ function OpenBench(): ReactNode {
         ) : (
           <p className="bench-sentence dim">Reckoning…</p>
         )}
-        <div style={{ display: 'flex', alignItems: 'center', gap: 8 }}>
+        <div className="bench-actions">
           <SaveNote />
           <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
           <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
+          {id !== null && <RehearseButton braiseId={id} disabled={forecast === null} />}
+          {id !== null && <StartButton braiseId={id} forecast={forecast} />}
         </div>
       </div>
       {forecast && <BenchAlerts forecast={forecast} edit={edit} />}
@@ -264,6 +282,7 @@ function OpenBench(): ReactNode {
                 minutes={shown?.pressureMinutes ?? forecast.pressureMinutes}
                 height={lineHeight(forecast)}
                 showCore={showCore}
+                onMove={(task, earlier) => edit((before) => moveTask(before, task, earlier))}
                 onDrag={drag}
                 onDrop={(minutes) => {
                   drag(null);

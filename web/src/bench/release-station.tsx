@@ -2,7 +2,7 @@ import { inTen, LIMITS, printDuration, type Alternative, type Plan, type Release
 import { InputNumber } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
-import type { Alternatives } from '../workers/reckoning.worker';
+import type { Alternatives } from '../workers/reckoning';
 import type { StationProps } from './station';
 
 const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = {

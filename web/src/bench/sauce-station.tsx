@@ -7,7 +7,7 @@ import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { longDay } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
-import type { Answer } from '../workers/reckoning.worker';
+import type { Answer } from '../workers/reckoning';
 import type { StationProps } from './station';
 
 const THICKENERS = [

@@ -1,3 +1,4 @@
+import { upperFirst } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useBench } from '../state/bench-store';
@@ -26,7 +27,7 @@ export function SaveNote(): ReactNode {
           role="status"
           style={{ color: 'var(--brass)', fontWeight: 700, whiteSpace: 'normal' }}
         >
-          ▲ The server is away. Kept here, sent by itself.
+          ▲ {save.why === null ? 'The server is away' : upperFirst(save.why)}. Kept here, sent by itself.
         </span>
       );
     case 'refused':

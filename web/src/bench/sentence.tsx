@@ -1,4 +1,4 @@
-import { inTen, listed, printDuration, TARGET_WORDS, type Forecast } from '@hervir/core';
+import { inTen, listed, printDuration, TARGET_WORDS, type Forecast, upperFirst } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
@@ -82,14 +82,16 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           <Why figure="secondRun" reasons={reasons} tone="steam">
             {again.place === 'simmer'
               ? `${again.minutes} minutes of open simmer`
-              : `a ${again.minutes}-minute second run`}
+              : again.minutes === 0
+                ? 'a second run, up to pressure and down again'
+                : `a ${again.minutes}-minute second run`}
           </Why>
           ,{' '}
         </>
       )}
       {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
       <Why figure="tenderness" reasons={reasons} tone="meat">
-        {sure.charAt(0).toUpperCase() + sure.slice(1)}
+        {upperFirst(sure)}
       </Why>{' '}
       that {TARGET_WORDS[plan.target]}.
     </p>

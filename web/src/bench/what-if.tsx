@@ -14,7 +14,7 @@ import { useState, type ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { FORM_GOOD_FOR, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
-import type { Alternatives, Answer } from '../workers/reckoning.worker';
+import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {

@@ -1,20 +1,22 @@
 import { PlusOutlined } from '@ant-design/icons';
-import type { StoredCooker } from '@hervir/contract';
+import type { LearntView, StoredCooker } from '@hervir/contract';
 import { COOKER_SETS, heaterEfficiency, workingTemperatureC, type Cooker, type Kitchen } from '@hervir/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Dropdown } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
-import { keys } from '../api/queries';
+import { keys, useLearnt } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useKitchen } from '../shared/use-kitchen';
 import { useUnits } from '../shared/use-units';
 import { CookerForm } from './cooker-form';
+import { LearntList } from './learnt-list';
 import { WaterTest } from './water-test';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
   const kitchen = useKitchen();
+  const learnt = useLearnt().data ?? [];
   const client = useQueryClient();
   const { message } = App.useApp();
   /** The cooker being changed; `new` with a starting set. */
@@ -62,6 +64,8 @@ export function Cookers(): ReactNode {
     });
   };
 
+  const pots = new Set(cookers.map(({ cooker }) => cooker.name));
+  const others = learnt.filter(({ of }) => !pots.has(of));
   return (
     <div className="room">
       <div className="times-head">
@@ -92,6 +96,7 @@ export function Cookers(): ReactNode {
           <Card
             key={stored.id}
             cooker={stored.cooker}
+            learnt={learnt.filter(({ of }) => of === stored.cooker.name)}
             kitchen={settings.kitchen}
             onEdit={() => setEditing(stored)}
             onTest={() => setTesting(stored)}
@@ -99,6 +104,12 @@ export function Cookers(): ReactNode {
           />
         ))}
       </ul>
+      {others.length > 0 && (
+        <section className="vessel panel" aria-label="What your cooks have taught" style={{ marginTop: 16 }}>
+          <h2>What your cooks have taught</h2>
+          <LearntList learnt={others} />
+        </section>
+      )}
       {editing && (
         <CookerForm
           key={editing.id ?? editing.cooker.name}
@@ -126,13 +137,14 @@ export function Cookers(): ReactNode {
 
 interface CardProps {
   readonly cooker: Cooker;
+  readonly learnt: readonly LearntView[];
   readonly kitchen: Kitchen;
   readonly onEdit: () => void;
   readonly onTest: () => void;
   readonly onRemove: () => void;
 }
 
-function Card({ cooker, kitchen, onEdit, onTest, onRemove }: CardProps): ReactNode {
+function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps): ReactNode {
   const { print } = useUnits();
   const figures: readonly (readonly [string, string])[] = [
     ['Size', `${cooker.litres} l, base ${print('length', cooker.baseDiameterCm)}`],
@@ -164,6 +176,7 @@ function Card({ cooker, kitchen, onEdit, onTest, onRemove }: CardProps): ReactNo
           </div>
         ))}
       </dl>
+      {learnt.length > 0 && <LearntList learnt={learnt} />}
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8 }}>
         <Button onClick={onEdit} aria-label={`Change ${cooker.name}`}>
           Change

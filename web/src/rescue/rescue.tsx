@@ -3,33 +3,68 @@ import { printerFor, RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic }
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { request } from '../api/client';
 import { keys, useBraises } from '../api/queries';
+import type { LiveCook } from '../cook/use-cook';
 import { useUnits } from '../shared/use-units';
+import { clockAt } from '../shared/words';
 import { usePreferences } from '../state/preferences';
 import { useForecast } from '../workers/use-forecast';
+import { useCookAtHand, type CookAtHand } from './use-cook-at-hand';
 
 /** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
 export function Rescue(): ReactNode {
+  const [search] = useSearchParams();
+  const cook = search.get('cook');
+  return cook === null ? <Room at={null} /> : <RescueInACook id={cook} />;
+}
+
+/** The same with a cook under way, which is followed for it. */
+function RescueInACook({ id }: { readonly id: string }): ReactNode {
+  return <Room at={useCookAtHand(id)} />;
+}
+
+interface AtHand {
+  readonly at: CookAtHand | null;
+}
+
+function Room({ at }: AtHand): ReactNode {
   const { topic } = useParams();
   const known = RESCUE_TOPICS.find((one) => one === topic);
   return (
     <div className="room rescue">
+      {at !== null && <BackToThePot cook={at.cook} />}
       <h1>{known ? RESCUE_TITLES[known].title : 'Rescue'}</h1>
-      {known ? <Steps topic={known} /> : <Topics />}
+      {known ? <Steps topic={known} at={at} /> : <Topics />}
     </div>
   );
 }
 
+/** From a running cook one came, and to it one goes back. */
+function BackToThePot({ cook: { record, state } }: { readonly cook: LiveCook }): ReactNode {
+  return (
+    <p className="rescue-cook">
+      <Link to={`/cook/${record.id}`} className="pot-link">
+        Back to the pot
+      </Link>
+      <span className="dim">
+        {record.name}: {(state.now?.step.section ?? 'served').toLowerCase()}, dinner{' '}
+        {clockAt(state.dinner.at, record.guide.eatAt)}
+      </span>
+    </p>
+  );
+}
+
 function Topics(): ReactNode {
+  const { search } = useLocation();
   return (
     <>
       <p className="dim">What do you see? Steps first, reasons after.</p>
       <ul className="cards rescue-topics">
         {RESCUE_TOPICS.map((topic) => (
           <li key={topic} className="vessel">
-            <Link to={`/rescue/${topic}`}>
+            <Link to={`/rescue/${topic}${search}`}>
               <strong>{RESCUE_TITLES[topic].title}</strong>
               <span className="dim">{RESCUE_TITLES[topic].sign}</span>
             </Link>
@@ -63,16 +98,23 @@ function usePlanAtHand(): {
   };
 }
 
-function Steps({ topic }: { readonly topic: RescueTopic }): ReactNode {
+function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNode {
   const { system } = useUnits();
+  const { search } = useLocation();
   const { id, choose, plans } = usePlanAtHand();
   const record = useQuery({
     queryKey: [...keys.braise(id ?? 'none'), 'rescue'],
     queryFn: () => request<BraiseRecord>('GET', `/braises/${id ?? ''}`),
     enabled: id !== null,
   }).data;
-  const { forecast } = useForecast(id === null ? null : (record?.plan ?? null));
-  const { steps, why, caution, sign } = rescueFor(topic, id === null ? null : forecast, printerFor(system));
+  const cooking = at !== null;
+  const { forecast } = useForecast(at?.cook.record.plan ?? (id === null ? null : (record?.plan ?? null)));
+  const { steps, why, caution, sign } = rescueFor(
+    topic,
+    id === null && !cooking ? null : forecast,
+    printerFor(system),
+    at?.figures ?? null,
+  );
   return (
     <>
       <p className="dim">{sign}.</p>
@@ -92,9 +134,19 @@ function Steps({ topic }: { readonly topic: RescueTopic }): ReactNode {
         ))}
       </ul>
       <div className="rescue-plan">
-        <label htmlFor="rescue-plan">Figures of</label>
-        <Select id="rescue-plan" value={id ?? 'none'} options={plans} onChange={choose} popupMatchSelectWidth={false} />
-        <Link to="/rescue">Something else is wrong</Link>
+        {!cooking && (
+          <>
+            <label htmlFor="rescue-plan">Figures of</label>
+            <Select
+              id="rescue-plan"
+              value={id ?? 'none'}
+              options={plans}
+              onChange={choose}
+              popupMatchSelectWidth={false}
+            />
+          </>
+        )}
+        <Link to={`/rescue${cooking ? search : ''}`}>Something else is wrong</Link>
       </div>
     </>
   );

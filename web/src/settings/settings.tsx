@@ -7,6 +7,18 @@ import { queryClient, useHealth, useSaveSettings, useSettings } from '../api/que
 import { Choice, Field } from '../shared/field';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
+import { BackupCard } from './backup-card';
+import { DeviceCard } from './device-card';
+import { PhoneCard } from './phone-card';
+
+const PREP_SPEEDS: readonly (readonly [number, string])[] = [
+  [0.6, 'Quick: six minutes in ten'],
+  [0.8, 'Brisk: eight in ten'],
+  [1, 'As usual'],
+  [1.3, 'Without hurry: a third more'],
+  [1.6, 'With company: half as much again and more'],
+  [2, 'Slowly: twice as long'],
+];
 
 /** What is set once: units, the kitchen's air, how sure to be, keys, colours. */
 export function Settings(): ReactNode {
@@ -26,7 +38,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
   const save = useSaveSettings();
   const { message } = App.useApp();
   const demo = useHealth().data?.demo ?? false;
-  const { colours, setColours } = usePreferences();
+  const { colours, setColours, loud, speaks, setAlarms } = usePreferences();
   const change = (part: Partial<Stored>): void =>
     save.mutate({ ...settings, ...part }, { onError: (error) => void message.error(`Not saved: ${error.message}`) });
   const putBack = async (): Promise<void> => {
@@ -95,6 +107,19 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
             />
           )}
         </Field>
+        <Field
+          label="At the board"
+          note="Your minutes for washing and cutting, against the usual. New plans count with it."
+        >
+          {(id) => (
+            <Select
+              id={id}
+              value={kitchen.prepFactor ?? 1}
+              options={PREP_SPEEDS.map(([value, label]) => ({ value, label }))}
+              onChange={(prepFactor) => change({ kitchen: { ...kitchen, prepFactor } })}
+            />
+          )}
+        </Field>
         <Field label="How sure" note="The chance of being tender that Hervir aims its minutes at, for new plans.">
           {(id) => (
             <Select
@@ -118,7 +143,21 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
           ]}
           onChange={setColours}
         />
-        <Field label="Single keys" note="Digits on the bench, and ? for the list of keys.">
+        <Field label="Louder alarms" note="On this device: at full strength, for a noisy kitchen.">
+          {(id) => (
+            <span>
+              <Switch id={id} checked={loud} onChange={(on) => setAlarms({ loud: on })} />
+            </span>
+          )}
+        </Field>
+        <Field label="Read steps aloud" note="On this device: each step at the pot as its turn comes.">
+          {(id) => (
+            <span>
+              <Switch id={id} checked={speaks} onChange={(on) => setAlarms({ speaks: on })} />
+            </span>
+          )}
+        </Field>
+        <Field label="Single keys" note="Digits on the bench, letters at the pot, and ? for the list of keys.">
           {(id) => (
             <span>
               <Switch id={id} checked={settings.letterKeys} onChange={(letterKeys) => change({ letterKeys })} />
@@ -126,6 +165,9 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
           )}
         </Field>
       </div>
+      <DeviceCard />
+      <PhoneCard />
+      <BackupCard />
       {demo && (
         <div className="card panel" style={{ marginTop: 16 }}>
           <h2>Demo kitchen</h2>

@@ -1,3 +1,4 @@
+import { upperFirst } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { Away, Refused } from '../api/client';
@@ -14,7 +15,9 @@ export function Trouble({
 }): ReactNode {
   const why =
     error instanceof Away
-      ? 'The server does not answer. It may still be starting, or it was stopped.'
+      ? error.why === null
+        ? 'The server does not answer. It may still be starting, or it was stopped.'
+        : `${upperFirst(error.why)}.`
       : error instanceof Refused
         ? error.faults.map((fault) => `${fault.problem}; allowed: ${fault.allowed}`).join('. ')
         : error.message;

@@ -1,4 +1,4 @@
-import { CUTS, cutTitle, SPECIES, type Form, type Grade, type Species } from '@hervir/core';
+import { CUTS, cutTitle, offsetMinutes, shiftIso, SPECIES, type Form, type Grade, type Species } from '@hervir/core';
 import dayjs from 'dayjs';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
@@ -95,4 +95,35 @@ export function inSentence(name: string): string {
 /** "Wednesday, 20 January": for dates on labels. */
 export function longDay(iso: string): string {
   return dayjs(iso.slice(0, 10)).format('dddd, D MMMM');
+}
+
+/**
+ * The time of day of a moment, in the zone of another time: a cook's dinner is read in the plan's own.
+ *
+ * @param ms since 1970
+ * @param like a time with an offset; the device's zone where there is none
+ */
+export function clockAt(ms: number, like: string | null): string {
+  if (like === null) return dayjs(ms).format('HH:mm');
+  return new Date(Math.round(ms) + offsetMinutes(like) * 60_000).toISOString().slice(11, 16);
+}
+
+/** A countdown: `06:42`, `1:06:42`; what is over has no sign, the words beside it say so. */
+export function countdown(ms: number): string {
+  const seconds = ms >= 0 ? Math.ceil(ms / 1000) : Math.floor(-ms / 1000);
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const hours = Math.floor(seconds / 3600);
+  const rest = `${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}`;
+  return hours > 0 ? `${hours}:${rest}` : rest;
+}
+
+/**
+ * The time of day of a minute of a plan.
+ *
+ * @param startAt when the plan's minutes begin to count; null where it names no time
+ * @param minute may lie before it
+ * @returns null where the plan names no time
+ */
+export function timeOfMinute(startAt: string | null, minute: number): string | null {
+  return startAt === null ? null : clockTime(shiftIso(startAt, Math.round(minute)));
 }

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import type { BraiseRecord } from '@hervir/contract';
 import { newPlan, type Plan } from '@hervir/core';
+import { answer } from '../testing/answer';
 import { flush, redo, undo, useBench } from './bench-store';
 
 const record = (
@@ -24,13 +25,9 @@ function server(...answers: readonly ((sent: { revision: number; plan: Plan }) =
   globalThis.fetch = ((_url: string, init: { body: string }) => {
     const asked = JSON.parse(init.body) as { revision: number; plan: Plan };
     sent.push(asked);
-    const answer = (answers[Math.min(sent.length, answers.length) - 1] as (typeof answers)[number])(asked);
-    if (answer === 'away') return Promise.reject(new TypeError('no connection'));
-    return Promise.resolve({
-      ok: answer.status < 300,
-      status: answer.status,
-      json: () => Promise.resolve(answer.body),
-    });
+    const said = (answers[Math.min(sent.length, answers.length) - 1] as (typeof answers)[number])(asked);
+    if (said === 'away') return Promise.reject(new TypeError('no connection'));
+    return Promise.resolve(answer(said.body, said.status));
   }) as unknown as typeof fetch;
 }
 
@@ -126,6 +123,25 @@ describe('the bench', () => {
     await jest.advanceTimersByTimeAsync(500);
     expect(useBench.getState().save).toMatchObject({ kind: 'refused', faults: [{ path: 'plan.meat.thicknessCm' }] });
     expect(kept()).toMatchObject({ plan: { name: 'Neck' } });
+  });
+
+  test('what is mended while the refused plan is still on its way is sent, not forgotten', async () => {
+    const answers: ((answer: unknown) => void)[] = [];
+    sent = [];
+    globalThis.fetch = ((_url: string, init: { body: string }) => {
+      sent.push(JSON.parse(init.body) as { revision: number; plan: Plan });
+      return new Promise((resolve) => answers.push(resolve));
+    }) as unknown as typeof fetch;
+    const says = (status: number, body: unknown): void => answers.shift()?.(answer(body, status));
+    rename('Wrong');
+    await jest.advanceTimersByTimeAsync(500);
+    rename('Mended');
+    says(400, { faults: [{ path: 'plan.name', problem: 'wrong', allowed: 'another' }] });
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(sent.map(({ plan }) => plan.name)).toEqual(['Wrong', 'Mended']);
+    says(200, record(2, sent[1]?.plan));
+    await jest.advanceTimersByTimeAsync(0);
+    expect(useBench.getState().save.kind).toBe('saved');
   });
 
   test('a dragged handle is shown and not saved', async () => {

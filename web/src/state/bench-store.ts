@@ -10,7 +10,7 @@ export type SaveState =
   | { readonly kind: 'unsaved' }
   | { readonly kind: 'saving' }
   /** The server does not answer: kept on this device, sent again by itself. */
-  | { readonly kind: 'away' }
+  | { readonly kind: 'away'; readonly why: string | null }
   /** The server refused a field: kept on this device until it is mended. */
   | { readonly kind: 'refused'; readonly faults: readonly Fault[] }
   /** Saved elsewhere in between: the cook chooses. */
@@ -95,7 +95,8 @@ export const useBench = create<BenchState>()(
       edit(change) {
         const { plan } = get();
         if (plan === null) return;
-        set({ plan: change(plan) });
+        // What was learnt is added where it is reckoned, anew each time: a plan that is kept has none of it.
+        set({ plan: { ...change(plan), learnt: undefined } });
       },
       drag: (dragged) => set({ dragged }),
       takeTheirs() {
@@ -156,10 +157,14 @@ async function send(id: string, plan: Plan, revision: number, keepalive: boolean
     if (error instanceof Refused && error.status === 409) {
       const { current } = error.body as { current: BraiseRecord };
       useBench.setState({ save: { kind: 'conflict', theirs: current } });
+    } else if (error instanceof Refused && useBench.getState().plan !== plan) {
+      // What was refused has been edited in the meantime: the newer plan gets its own answer.
+      useBench.setState({ save: { kind: 'unsaved' } });
+      schedule(SAVE_AFTER_MS);
     } else if (error instanceof Refused) {
       useBench.setState({ save: { kind: 'refused', faults: error.faults } });
     } else {
-      useBench.setState({ save: { kind: 'away' } });
+      useBench.setState({ save: { kind: 'away', why: error instanceof Away ? error.why : null } });
       schedule(TRY_AGAIN_MS);
       if (!(error instanceof Away)) throw error;
     }

@@ -7,8 +7,19 @@ interface Preferences {
   readonly colours: Colours | 'device';
   /** The plan last open on the bench, for the rail. */
   readonly lastPlan: string | null;
+  /** Alarms at full strength. */
+  readonly loud: boolean;
+  /** Steps are read aloud. */
+  readonly speaks: boolean;
+  /** The height of the kitchen was told, also where it is at the sea. */
+  readonly kitchenSaid: boolean;
+  /** The first steps were gone, or sent away. */
+  readonly firstStepsOver: boolean;
+  readonly sayKitchen: () => void;
+  readonly endFirstSteps: () => void;
   readonly setColours: (colours: Colours | 'device') => void;
   readonly setLastPlan: (id: string | null) => void;
+  readonly setAlarms: (alarms: { readonly loud?: boolean; readonly speaks?: boolean }) => void;
 }
 
 /** What belongs to this device and not to the kitchen. */
@@ -17,8 +28,15 @@ export const usePreferences = create<Preferences>()(
     (set) => ({
       colours: 'device',
       lastPlan: null,
+      loud: false,
+      speaks: false,
+      kitchenSaid: false,
+      firstStepsOver: false,
+      sayKitchen: () => set({ kitchenSaid: true }),
+      endFirstSteps: () => set({ firstStepsOver: true }),
       setColours: (colours) => set({ colours }),
       setLastPlan: (lastPlan) => set({ lastPlan }),
+      setAlarms: (alarms) => set(alarms),
     }),
     { name: 'hervir.preferences', version: 1 },
   ),

@@ -9,6 +9,7 @@ import {
   type TimesCell,
   type TimesFor,
   type ReleaseMethod,
+  upperFirst,
 } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
@@ -23,7 +24,7 @@ type Show = Species | 'all';
 
 const SHOWN: readonly { value: Show; label: string }[] = [
   { value: 'all', label: 'All' },
-  ...SPECIES.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) })),
+  ...SPECIES.map((value) => ({ value, label: upperFirst(value) })),
 ];
 
 const RELEASES: readonly { value: ReleaseMethod; label: string }[] = [

@@ -1,20 +1,39 @@
-import { cutById, inTen, LIMITS, shiftIso, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast } from '@hervir/core';
+import {
+  cutById,
+  inTen,
+  LIMITS,
+  shiftIso,
+  TARGET_WORDS,
+  DEFAULT_KITCHEN,
+  type Forecast,
+  upperFirst,
+} from '@hervir/core';
 import { Button, Select, Spin } from 'antd';
 import dayjs from 'dayjs';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useCookers, useCreateBraise, useSettings } from '../api/queries';
+import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from '../api/queries';
 import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
 import { useNow } from '../shared/use-now';
 import { clockTime, CUT_OPTIONS, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
+import { usePreferences } from '../state/preferences';
 import { Plans } from './plans';
 import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
 
+/** Not in the first load: it stands below the plans. */
+const Lately = lazy(() => import('./lately').then((module) => ({ default: module.Lately })));
+
 /** Not in the first load: nobody asks why before there is an answer. */
 const WhyDrawer = lazy(() => import('./why-drawer').then((module) => ({ default: module.WhyDrawer })));
+
+/** Only in a kitchen that is new. */
+const FirstSteps = lazy(() => import('./first-steps').then((module) => ({ default: module.FirstSteps })));
+
+/** Nor this: it comes with the first cook. */
+const OnTheFire = lazy(() => import('../cook/on-the-fire').then((module) => ({ default: module.OnTheFire })));
 
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
 export function Tonight(): ReactNode {
@@ -23,6 +42,9 @@ export function Tonight(): ReactNode {
   const [gramsFault, setGramsFault] = useState<string | null>(null);
   const cookers = useCookers().data;
   const settings = useSettings().data;
+  const cooking = (useRunning().data ?? []).length > 0;
+  const demo = useHealth().data?.demo;
+  const isNew = !usePreferences((state) => state.firstStepsOver) && demo === false;
   const navigate = useNavigate();
   const create = useCreateBraise();
   const [whyShown, setWhyShown] = useState(false);
@@ -154,6 +176,7 @@ export function Tonight(): ReactNode {
           >
             Open on the bench
           </Button>
+          <Button onClick={() => void navigate('/recipe')}>From a recipe</Button>
           <Button
             onClick={() => {
               setWhyShown(true);
@@ -171,7 +194,23 @@ export function Tonight(): ReactNode {
         </div>
       </section>
 
+      {cooking && (
+        <Suspense fallback={null}>
+          <OnTheFire />
+        </Suspense>
+      )}
+
+      {isNew && (
+        <Suspense fallback={null}>
+          <FirstSteps />
+        </Suspense>
+      )}
+
       <Plans now={now} />
+
+      <Suspense fallback={null}>
+        <Lately />
+      </Suspense>
 
       {whyAsked && (
         <Suspense fallback={null}>
@@ -208,7 +247,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   const { startAt } = forecast.clock;
   const late = startAt === null ? 0 : (now.getTime() - Date.parse(startAt)) / 60_000;
   const sure = inTen(chance.at + chance.past);
-  const odds = `${sure.charAt(0).toUpperCase()}${sure.slice(1)} that ${TARGET_WORDS[forecast.plan.target]}.`;
+  const odds = `${upperFirst(sure)} that ${TARGET_WORDS[forecast.plan.target]}.`;
   const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} to let down. ${odds}`;
   if (startAt === null) return <p>{below}</p>;
   if (late > 1) {

@@ -2,7 +2,7 @@ import type { Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { reckoner } from './reckoner';
-import type { Alternatives, Answer } from './reckoning.worker';
+import type { Alternatives, Answer } from './reckoning';
 
 /** Edits settle this long before what lies beside the plan is reckoned again, ms. */
 const SETTLE = 250;

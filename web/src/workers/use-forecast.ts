@@ -1,8 +1,9 @@
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
+import { useLearnt } from '../api/queries';
 import { useUnits } from '../shared/use-units';
-import { reckoner } from './reckoner';
-import type { PlanFault } from './reckoning.worker';
+import { reckoner, teach } from './reckoner';
+import type { PlanFault } from './reckoning';
 
 /** What is known about a plan right now. */
 export interface Reckoning {
@@ -21,6 +22,7 @@ const NOTHING: Reckoning = { forecast: null, fault: null, broken: null };
  */
 export function useForecast(plan: Plan | null): Reckoning {
   const { system } = useUnits();
+  const { data: learnt, isLoading: asking } = useLearnt();
   const [known, setKnown] = useState<Reckoning>(NOTHING);
   const waiting = useRef<{ plan: Plan; system: UnitSystem } | null>(null);
   const busy = useRef(false);
@@ -34,7 +36,12 @@ export function useForecast(plan: Plan | null): Reckoning {
   }, []);
 
   useEffect(() => {
-    if (plan === null) return;
+    if (learnt) teach(learnt);
+  }, [learnt]);
+
+  useEffect(() => {
+    // Figures that change a moment later are worse than figures a moment later.
+    if (plan === null || asking) return;
     waiting.current = { plan, system };
     if (busy.current) return;
     busy.current = true;
@@ -57,7 +64,8 @@ export function useForecast(plan: Plan | null): Reckoning {
       }
       busy.current = false;
     })();
-  }, [plan, system]);
+    // What was learnt since changes every figure.
+  }, [plan, system, learnt, asking]);
 
   return known;
 }

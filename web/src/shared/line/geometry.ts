@@ -1,4 +1,4 @@
-import type { CurvePoint, Forecast, ScheduledTask } from '@hervir/core';
+import { isMovable, type CurvePoint, type Forecast, type ScheduledTask } from '@hervir/core';
 import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
 
 /** The lanes above the curve, top to bottom. */
@@ -24,6 +24,8 @@ export interface Block {
   /** Whole words of what is done, for a title. */
   readonly title: string;
   readonly tone: Tone;
+  /** The task that moves when it is moved; null where it stays where the pot has it. */
+  readonly moves: { readonly task: string; readonly earlier: number; readonly startMinute: number } | null;
 }
 
 /** A stretch of the pot's temperature of one colour. */
@@ -129,6 +131,8 @@ function labelOf({ id, label }: ScheduledTask): string {
 
 interface Run {
   readonly task: ScheduledTask;
+  /** The last of what is drawn as one: moved, it takes what comes before it along. */
+  last: ScheduledTask;
   readonly lane: Lane;
   readonly tone: Tone;
   label: string;
@@ -145,10 +149,11 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
     const end = task.startMinute + task.minutes;
     if (before && before.label === label && Math.abs(before.end - task.startMinute) < 0.01) {
       before.end = end;
+      before.last = task;
       before.title = `${before.title}; ${task.label}`;
       return;
     }
-    found.push({ task, lane, tone, label, title: task.label, start: task.startMinute, end });
+    found.push({ task, last: task, lane, tone, label, title: task.label, start: task.startMinute, end });
   };
   for (const task of tasks) {
     const label = labelOf(task);
@@ -223,6 +228,7 @@ export function lineGeometry(forecast: Forecast, { width, height, minutes, targe
       label: run.label,
       title: run.title,
       tone: run.tone,
+      moves: isMovable(run.last) ? { task: run.last.id, earlier: run.last.movedMinutes, startMinute: run.start } : null,
     })),
     stretches: stretchesOf(curve).map((points, i) => ({
       key: `${i}`,

@@ -1,19 +1,10 @@
 import { printDuration, TARGET_BAND, type Forecast } from '@hervir/core';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { clockTime, GRADE_WORDS } from '../words';
+import { clockTime, GRADE_WORDS, timeOfMinute } from '../words';
 import { useUnits } from '../use-units';
 import { useWidth } from '../use-width';
-import { clockTicks, fitting, LANE_NAMES, LANES, lineGeometry, type Tone } from './geometry';
-
-const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
-  herb: { fill: 'var(--herb)', opacity: 0.14, stroke: 'var(--herb)', text: 'var(--herb)' },
-  meat: { fill: 'var(--meat)', opacity: 0.14, stroke: 'var(--meat)', text: 'var(--meat)' },
-  ember: { fill: 'var(--ember)', opacity: 1, stroke: 'var(--ember)', text: 'var(--on-strong)' },
-  'ember-soft': { fill: 'var(--ember)', opacity: 0.14, stroke: 'var(--ember)', text: 'var(--ember)' },
-  steam: { fill: 'var(--steam)', opacity: 1, stroke: 'var(--steam)', text: 'var(--on-strong)' },
-  'steam-soft': { fill: 'var(--steam)', opacity: 0.14, stroke: 'var(--steam)', text: 'var(--steam)' },
-  brass: { fill: 'var(--brass)', opacity: 0.14, stroke: 'var(--brass)', text: 'var(--brass)' },
-};
+import { LineBlock, MovableBlock } from './block';
+import { clockTicks, LANE_NAMES, LANES, lineGeometry } from './geometry';
 
 interface Props {
   readonly forecast: Forecast;
@@ -23,19 +14,18 @@ interface Props {
   readonly onDrag: (minutes: number) => void;
   readonly onDrop: (minutes: number) => void;
   readonly showCore: boolean;
+  /** A task is put so many minutes earlier than it must. */
+  readonly onMove: (task: string, earlier: number) => void;
 }
+
+/** The time of day of a minute of the plan; the minute itself where it names no time. */
+const timeAt = ({ clock }: Forecast, minute: number): string =>
+  timeOfMinute(clock.startAt, minute) ?? `${Math.round(minute)} min`;
 
 /** In words, for who cannot see it and for print. */
 export function lineInWords(forecast: Forecast, print: (kind: 'temperature', value: number) => string): string {
-  const at = (minute: number): string => {
-    const { startAt } = forecast.clock;
-    if (startAt === null) return `${Math.round(minute)} min`;
-    const begin = Number(startAt.slice(11, 13)) * 60 + Number(startAt.slice(14, 16));
-    const time = Math.round(begin + minute);
-    return `${String(Math.floor(time / 60) % 24).padStart(2, '0')}:${String(time % 60).padStart(2, '0')}`;
-  };
   const steps = forecast.clock.tasks.map(
-    (task) => `${at(task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
+    (task) => `${timeAt(forecast, task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
   );
   return `The pot works at ${print('temperature', forecast.pot.workingC)}; the meat is ${GRADE_WORDS[forecast.tenderness.grade]} when the lid comes off. ${steps.join('. ')}.`;
 }
@@ -44,7 +34,7 @@ export function lineInWords(forecast: Forecast, print: (kind: 'temperature', val
  * The line: the whole evening on one clock, and the end of the pressure run as a handle. Dragging or arrow keys move
  * it; while it is dragged the drawing keeps its scale, so that the handle stays under the finger.
  */
-export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCore }: Props): ReactNode {
+export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCore, onMove }: Props): ReactNode {
   const [box, width] = useWidth();
   const { print } = useUnits();
   /** Minutes the drawing is wide while dragging; null when it fits the plan. */
@@ -125,28 +115,11 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
                 />
               </g>
             ))}
-            {g.blocks.map((block) => {
-              const paint = PAINT[block.tone];
-              const y = LANES.indexOf(block.lane) * g.laneHeight + 4.5;
-              return (
-                <g key={block.key}>
-                  <title>{block.title}</title>
-                  <rect
-                    x={block.x + 0.75}
-                    y={y}
-                    width={Math.max(2, block.width - 1.5)}
-                    height={g.laneHeight - 5}
-                    rx={4}
-                    fill={paint.fill}
-                    fillOpacity={paint.opacity}
-                    stroke={paint.stroke}
-                  />
-                  <text x={block.x + 6} y={y + 13.5} style={{ fill: paint.text, fontWeight: 600 }}>
-                    {fitting(block.label, block.width)}
-                  </text>
-                </g>
-              );
-            })}
+            {g.blocks
+              .filter(({ moves }) => moves === null)
+              .map((block) => (
+                <LineBlock key={block.key} g={g} block={block} />
+              ))}
             {g.temperatures.map(({ celsius, y }) => (
               <g key={celsius}>
                 <line x1={g.left} x2={g.width} y1={y} y2={y} stroke="var(--hair)" strokeDasharray="2 5" />
@@ -178,7 +151,7 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
               fill="var(--herb)"
               fillOpacity={0.16}
             />
-            <text x={g.target.from + 6} y={g.target.bottom - 4} style={{ fill: 'var(--herb)', fontWeight: 600 }}>
+            <text x={g.target.from + 6} y={g.target.top - 4} style={{ fill: 'var(--herb)', fontWeight: 600 }}>
               {GRADE_WORDS[forecast.plan.target]}
             </text>
             <path d={g.tendernessBand} fill="var(--meat)" fillOpacity={0.2} />
@@ -215,6 +188,19 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
               </text>
             ))}
           </g>
+          {g.blocks.map(
+            (block) =>
+              block.moves !== null && (
+                <MovableBlock
+                  key={block.key}
+                  g={g}
+                  block={block}
+                  moves={block.moves}
+                  at={(minute) => timeAt(forecast, minute)}
+                  onMove={onMove}
+                />
+              ),
+          )}
           <g
             className="line-handle"
             role="slider"

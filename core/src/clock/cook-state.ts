@@ -1,0 +1,537 @@
+import type { Grade } from '../meat/tenderness';
+import { GRADES } from '../meat/tenderness';
+import type { CookEvent, CookEventKind, WEIGHED } from './cook-events';
+import type { Alarm, Guide, GuideStep, GuideTrack, SectionName } from './guide-step';
+
+/** Times of a cook are wall clock, in milliseconds since 1970: deadlines, never counted ticks. */
+type Ms = number;
+
+/** A step of the guide with what became of it. */
+export interface StepState {
+  readonly step: GuideStep;
+  /** When its turn came; null while it is ahead. */
+  readonly startedAt: Ms | null;
+  /** When its turn came, or will if all goes on as planned from now. */
+  readonly startsAt: Ms;
+  readonly doneAt: Ms | null;
+  /** Never confirmed: something later happened, so it must have been done. */
+  readonly passedOver: boolean;
+  /** Its minutes as they stand now, with what was added. */
+  readonly minutes: number;
+}
+
+/** One step of a side dish. */
+export interface TrackStepState {
+  readonly step: GuideTrack['steps'][number];
+  readonly startedAt: Ms | null;
+  readonly doneAt: Ms | null;
+}
+
+/** A side dish under way, waiting or done. */
+export interface TrackState {
+  readonly id: string;
+  readonly name: string;
+  readonly steps: readonly TrackStepState[];
+  /** The one whose turn it is; null when all are done. */
+  readonly now: TrackStepState | null;
+  /** When the next one should begin so that it ends with the meat; null while one runs or all are done. */
+  readonly dueAt: Ms | null;
+}
+
+/** A countdown. */
+export interface Timer {
+  readonly id: string;
+  readonly label: string;
+  readonly endsAt: Ms;
+  readonly alarm: Alarm;
+  /** It is up, nobody has said anything about it, and it is not told to wait. */
+  readonly rings: boolean;
+}
+
+/** An event that changed nothing, and why. */
+export interface Ignored {
+  readonly event: string;
+  readonly reason: string;
+}
+
+/** What a cook is at one moment. */
+export interface CookState {
+  readonly status: 'waiting' | 'cooking' | 'served' | 'finished';
+  readonly startedAt: Ms | null;
+  readonly finishedAt: Ms | null;
+  readonly steps: readonly StepState[];
+  readonly position: number;
+  /** The step whose turn it is; null before the start and after the last. */
+  readonly now: StepState | null;
+  readonly tracks: readonly TrackState[];
+  readonly timers: readonly Timer[];
+  readonly dinner: { readonly at: Ms; readonly plannedAt: Ms; readonly driftMinutes: number };
+  /** Parts of the work that are over: as planned, and as it was. */
+  readonly took: readonly { readonly section: SectionName; readonly planned: number; readonly actual: number }[];
+  /** The last check. */
+  readonly grade: Grade | null;
+  /** Burn errors so far. */
+  readonly burns: number;
+  readonly weights: Readonly<Partial<Record<(typeof WEIGHED)[number], number>>>;
+  readonly notes: readonly { readonly event: string; readonly at: Ms; readonly text: string }[];
+  /** What undo would take back. */
+  readonly last: CookEvent | null;
+  readonly ignored: readonly Ignored[];
+}
+
+/** What a hand or the cooker does to the pot: seen later than planned steps, it says that those were done too. */
+const SEEN: ReadonlySet<CookEventKind> = new Set([
+  'sauteOff',
+  'lidLocked',
+  'valveClosed',
+  'pinUp',
+  'timerStarted',
+  'heaterOff',
+  'ventOpened',
+  'pinDown',
+  'lidOpened',
+  'secondRun',
+  'served',
+]);
+
+/** Quiet for so long after "not yet". */
+const NOT_YET_MS = 60_000;
+const MINUTE = 60_000;
+
+interface Working {
+  step: GuideStep;
+  startedAt: Ms | null;
+  doneAt: Ms | null;
+  passedOver: boolean;
+  minutes: number;
+  /** Done before its turn. */
+  earlyAt: Ms | null;
+}
+
+const fresh = (step: GuideStep): Working => ({
+  step,
+  startedAt: null,
+  doneAt: null,
+  passedOver: false,
+  minutes: step.minutes,
+  earlyAt: null,
+});
+
+/** The step that asks what a piece is like. */
+export const isCheck = ({ done }: Pick<GuideStep, 'done'>): boolean => done === 'checked';
+
+/** Makes steps that come in again, told apart by what brought them in. */
+const copies =
+  (prefix: string) =>
+  (step: GuideStep, minutes = step.minutes): GuideStep => ({ ...step, id: `${prefix}-${step.id}`, minutes });
+
+/** Events in the order they happened; what was taken back is left out, and what took it back. */
+function live(events: readonly CookEvent[]): { kept: CookEvent[]; ignored: Ignored[] } {
+  const ordered = [...events].sort(
+    (a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0),
+  );
+  const unique = ordered.filter((event, i) => ordered.findIndex(({ id }) => id === event.id) === i);
+  const byId = new Map(unique.map((event) => [event.id, event]));
+  const gone = new Set<string>();
+  const ignored: Ignored[] = [];
+  // From the last back: an undo that was itself taken back takes nothing back.
+  for (const event of [...unique].reverse()) {
+    if (event.kind !== 'undone' || gone.has(event.id)) continue;
+    const target = byId.get(event.payload.event ?? '');
+    if (!target) ignored.push({ event: event.id, reason: 'names no event of this cook' });
+    else if (target.kind === 'started') ignored.push({ event: event.id, reason: 'the start cannot be taken back' });
+    else if (target.id === event.id) ignored.push({ event: event.id, reason: 'cannot take itself back' });
+    else gone.add(target.id);
+  }
+  return { kept: unique.filter(({ id, kind }) => kind !== 'undone' && !gone.has(id)), ignored };
+}
+
+/** The fold while it runs: steps may be put in, so it works on a copy. */
+class Fold {
+  readonly steps: Working[];
+  readonly tracks: Map<string, { startedAt: Ms | null; doneAt: Ms | null }>;
+  readonly quiet = new Map<string, Ms>();
+  readonly ignored: Ignored[] = [];
+  readonly weights: Partial<Record<(typeof WEIGHED)[number], number>> = {};
+  readonly notes: { event: string; at: Ms; text: string }[] = [];
+  position = 0;
+  startedAt: Ms | null = null;
+  finishedAt: Ms | null = null;
+  grade: Grade | null = null;
+  burns = 0;
+  again = 0;
+  last: CookEvent | null = null;
+
+  constructor(readonly guide: Guide) {
+    this.steps = guide.steps.map(fresh);
+    this.tracks = new Map(
+      guide.tracks.flatMap(({ steps }) => steps.map(({ id }) => [id, { startedAt: null, doneAt: null }])),
+    );
+  }
+
+  get now(): Working | undefined {
+    return this.startedAt === null ? undefined : this.steps[this.position];
+  }
+
+  /** When the minutes of a step began to run. */
+  runsSince({ step, startedAt }: Working): Ms | null {
+    return this.sourceAt(step) ?? startedAt;
+  }
+
+  /** When the step was done that another one's minutes run from; null where it has none, or that is not done. */
+  sourceAt({ runsFrom }: GuideStep): Ms | null {
+    const source = runsFrom === null ? undefined : this.steps.find(({ step }) => step.id === runsFrom);
+    return source?.doneAt ?? source?.earlyAt ?? null;
+  }
+
+  deadline(working: Working): Ms | null {
+    const since = this.runsSince(working);
+    return since === null ? null : since + working.minutes * MINUTE;
+  }
+
+  /** Steps whose end nobody needs to press end when their time is up. */
+  advance(to: Ms): void {
+    for (;;) {
+      const { now } = this;
+      if (!now?.step.endsByItself) return;
+      const deadline = this.deadline(now);
+      if (deadline === null || deadline > to) return;
+      this.complete(deadline);
+    }
+  }
+
+  /** Ends the step whose turn it is, and gives the next its turn. */
+  complete(at: Ms, passedOver = false): void {
+    const step = this.steps[this.position];
+    if (!step) return;
+    step.doneAt = Math.max(at, step.startedAt ?? at);
+    step.passedOver = passedOver;
+    this.position += 1;
+    const next = this.steps[this.position];
+    if (!next) return;
+    next.startedAt = step.doneAt;
+    if (next.earlyAt !== null) this.complete(next.earlyAt);
+  }
+
+  /** Puts steps in before the one at a place. */
+  insert(at: number, steps: readonly GuideStep[]): void {
+    this.steps.splice(at, 0, ...steps.map(fresh));
+  }
+
+  refuse(event: CookEvent, reason: string): void {
+    this.ignored.push({ event: event.id, reason });
+  }
+
+  apply(event: CookEvent): void {
+    const at = Date.parse(event.at);
+    if (event.kind === 'started') {
+      if (this.startedAt !== null) return this.refuse(event, 'the cook has begun already');
+      this.startedAt = at;
+      const [first] = this.steps;
+      if (first) first.startedAt = at;
+      return;
+    }
+    if (this.startedAt === null) return this.refuse(event, 'the cook has not begun');
+    if (this.finishedAt !== null && !['note', 'weighed'].includes(event.kind)) {
+      return this.refuse(event, 'the cook is finished');
+    }
+    this.advance(at);
+    const reason = this.change(event, at);
+    if (reason === null) this.last = event;
+    else this.refuse(event, reason);
+  }
+
+  /** Null where the event had its effect; otherwise why not. */
+  private change(event: CookEvent, at: Ms): string | null {
+    const { payload } = event;
+    switch (event.kind) {
+      case 'note':
+        this.notes.push({ event: event.id, at, text: payload.text ?? '' });
+        return null;
+      case 'weighed':
+        if (payload.what === undefined || payload.grams === undefined) return 'says nothing of what was weighed';
+        this.weights[payload.what] = payload.grams;
+        return null;
+      case 'notYet':
+        this.quiet.set(payload.step ?? this.now?.step.id ?? '', at + NOT_YET_MS);
+        return null;
+      case 'finished':
+        this.finishedAt = at;
+        return null;
+      case 'burn':
+        return this.burn(at);
+      case 'minutesAdded':
+        return this.addMinutes(event, at);
+      case 'checked':
+        return this.check(event, at);
+      case 'stepStarted':
+        return this.startTrack(event, at);
+      default:
+        return this.end(event, at);
+    }
+  }
+
+  private startTrack({ payload }: CookEvent, at: Ms): string | null {
+    const side = this.tracks.get(payload.step ?? '');
+    if (!side) return 'names no step of a side dish';
+    if (side.startedAt !== null) return 'has begun already';
+    side.startedAt = at;
+    return null;
+  }
+
+  /** A side dish goes on by itself from one step to the next. */
+  private endTrack(id: string, at: Ms): string | null {
+    const side = this.tracks.get(id);
+    if (!side) return 'names no step of this cook';
+    if (side.doneAt !== null) return 'is done already';
+    side.startedAt ??= at;
+    side.doneAt = Math.max(at, side.startedAt);
+    const track = this.guide.tracks.find(({ steps }) => steps.some((step) => step.id === id));
+    const index = track?.steps.findIndex((step) => step.id === id) ?? -1;
+    for (const before of track?.steps.slice(0, index) ?? []) {
+      const earlier = this.tracks.get(before.id);
+      if (!earlier) continue;
+      earlier.startedAt ??= at;
+      earlier.doneAt ??= at;
+    }
+    const own = track?.steps[index];
+    const next = track?.steps[index + 1];
+    // What follows at once begins at once; what has to wait for dinner is begun by hand.
+    const follows = own && next && own.beforeDinner - own.minutes - next.beforeDinner < 1;
+    const after = next ? this.tracks.get(next.id) : undefined;
+    if (follows && after) after.startedAt ??= side.doneAt;
+    return null;
+  }
+
+  /** Which step an event ends. */
+  private target({ kind, payload }: CookEvent): number {
+    if (payload.step !== undefined) return this.steps.findIndex(({ step }) => step.id === payload.step);
+    const ends = ({ step }: Working): boolean => step.done === kind || step.otherwise?.done === kind;
+    const ahead = this.steps.slice(this.position);
+    const found = ahead.findIndex(ends);
+    // Without a step named it speaks of the run at hand, not of the next.
+    const opened = ahead.findIndex(({ step }) => step.done === 'lidOpened');
+    return found < 0 || (opened >= 0 && found > opened) ? -1 : this.position + found;
+  }
+
+  private end(event: CookEvent, at: Ms): string | null {
+    const { kind, payload } = event;
+    if (payload.step !== undefined && this.tracks.has(payload.step)) return this.endTrack(payload.step, at);
+    const index = this.target(event);
+    const target = this.steps[index];
+    if (!target) return payload.step === undefined ? 'ends no step that is ahead' : 'names no step of this cook';
+    const { step } = target;
+    const other = step.otherwise?.done === kind;
+    if (step.done !== kind && !other && !(isCheck(step) && kind === 'stepDone')) {
+      return `does not end “${step.title}”`;
+    }
+    if (index < this.position || target.earlyAt !== null) return 'is done already';
+    if (index > this.position) {
+      if (step.earlyFromMinute !== null) {
+        target.earlyAt = at;
+        return null;
+      }
+      if (!SEEN.has(kind)) return 'something before it is not done yet';
+      while (this.position < index) this.complete(at, true);
+    }
+    this.complete(at);
+    const skips = other ? (step.otherwise?.skips ?? 0) : step.skips;
+    for (let i = 0; i < skips; i += 1) this.complete(at, true);
+    return null;
+  }
+
+  private check({ payload }: CookEvent, at: Ms): string | null {
+    if (payload.grade === undefined) return 'says no grade';
+    if (!this.now || !isCheck(this.now.step)) return 'the lid is not off for a check';
+    this.grade = payload.grade;
+    if (GRADES.indexOf(payload.grade) >= GRADES.indexOf(this.guide.wanted)) this.complete(at);
+    return null;
+  }
+
+  /** One more minute for what runs; or the lid back on after a check. */
+  private addMinutes({ payload }: CookEvent, at: Ms): string | null {
+    const minutes = payload.minutes ?? 0;
+    const { now } = this;
+    const wanted = payload.step === undefined ? now : this.steps.find(({ step }) => step.id === payload.step);
+    if (!wanted || wanted.doneAt !== null) return 'the step it speaks of is over';
+    if (payload.again === undefined) {
+      // A minute more is a minute from now, also where it has been up for a while.
+      const over = minutes > 0 ? Math.max(0, minutesOf(at - (this.deadline(wanted) ?? at))) : 0;
+      wanted.minutes = Math.max(0, wanted.minutes + over + minutes);
+      this.quiet.delete(wanted.step.id);
+      return null;
+    }
+    if (wanted !== now || !isCheck(now.step)) return 'the lid is not off for a check';
+    this.again += 1;
+    const { lock, pin, pressure, vent, pinDown, open, check } = this.guide.again;
+    const own = copies(`again-${this.again}`);
+    const { reheatMinutes, releaseMinutes } = payload.again;
+    this.insert(this.position + 1, [
+      own(lock),
+      own(pin, reheatMinutes),
+      own(pressure, minutes),
+      own(vent),
+      own(pinDown, Math.max(0, releaseMinutes - vent.minutes)),
+      own(open),
+      own(check),
+    ]);
+    this.complete(at);
+    return null;
+  }
+
+  /** A burnt base under the lid: cleared, locked and brought up again for what was left of the minutes. */
+  private burn(at: Ms): string | null {
+    const { now } = this;
+    if (!now) return 'the cook has not begun';
+    this.burns += 1;
+    const { section } = now.step;
+    const closed = section === 'Coming to pressure' || section === 'Under pressure' || section === 'Second run';
+    const pressure = this.steps.findIndex(({ step }, i) => i >= this.position && step.done === 'heaterOff');
+    if (!closed || pressure < 0) return null;
+    const run = this.steps[pressure] as Working;
+    const ran = run.startedAt === null ? 0 : (at - run.startedAt) / MINUTE;
+    const left = Math.max(0, Math.round(run.minutes - ran));
+    const own = copies(`burn-${this.burns}`);
+    const { clear, lock, pin, pressure: hold } = this.guide.again;
+    this.insert(pressure + 1, [own(clear), own(lock), own(pin, this.guide.heatingMinutes), own(hold, left)]);
+    while (this.position <= pressure) this.complete(at, this.position > 0 && this.steps[this.position] !== now);
+    return null;
+  }
+}
+
+const minutesOf = (ms: Ms): number => ms / MINUTE;
+
+/** When each step's turn came or would come, and the end, if all went on as planned from now. */
+function projected(fold: Fold, now: Ms): { readonly starts: Ms[]; readonly end: Ms } {
+  let at = fold.startedAt ?? now;
+  const starts = fold.steps.map((working, i) => {
+    const { step, minutes, startedAt, doneAt } = working;
+    if (doneAt !== null && startedAt !== null) {
+      at = doneAt;
+      return startedAt;
+    }
+    if (i === fold.position && startedAt !== null) {
+      at = Math.max(now, fold.deadline(working) ?? now);
+      return startedAt;
+    }
+    const start = at + step.waitMinutes * MINUTE;
+    if (step.runsFrom !== null) {
+      // Not on yet: it is put on in time, or now.
+      const since = fold.sourceAt(step) ?? Math.max(now, at - minutes * MINUTE);
+      at = Math.max(start, since + minutes * MINUTE);
+    } else if (working.earlyAt === null) {
+      at = start + minutes * MINUTE;
+    }
+    return start;
+  });
+  return { starts, end: at };
+}
+
+function trackStates(fold: Fold, dinner: Ms): TrackState[] {
+  return fold.guide.tracks.map(({ id, name, steps }) => {
+    const states = steps.map((step): TrackStepState => {
+      const { startedAt, doneAt } = fold.tracks.get(step.id) ?? { startedAt: null, doneAt: null };
+      return { step, startedAt, doneAt };
+    });
+    const now = states.find(({ doneAt }) => doneAt === null) ?? null;
+    const dueAt = now && now.startedAt === null ? dinner - now.step.beforeDinner * MINUTE : null;
+    return { id, name, steps: states, now, dueAt };
+  });
+}
+
+/** When a side dish would be ready. */
+function trackEnd({ steps, now, dueAt }: TrackState, at: Ms): Ms {
+  if (now === null) return 0;
+  const rest = steps.slice(steps.indexOf(now) + 1).reduce((sum, { step }) => sum + step.minutes, 0);
+  const begun = now.startedAt ?? Math.max(at, dueAt ?? at);
+  return Math.max(at, begun + now.step.minutes * MINUTE) + rest * MINUTE;
+}
+
+function timersOf(fold: Fold, tracks: readonly TrackState[], now: Ms): Timer[] {
+  const timers: Timer[] = [];
+  const add = (id: string, label: string, endsAt: Ms, alarm: Alarm): void => {
+    const quietUntil = fold.quiet.get(id) ?? 0;
+    timers.push({ id, label, endsAt, alarm, rings: alarm !== 'none' && now >= Math.max(endsAt, quietUntil) });
+  };
+  fold.steps.forEach((working, i) => {
+    const { step } = working;
+    if (i < fold.position || (i > fold.position && step.runsFrom === null)) return;
+    const endsAt = fold.deadline(working);
+    if (endsAt === null || (!step.counts && step.alarm === 'none')) return;
+    add(step.id, step.title, endsAt, step.alarm);
+  });
+  for (const { name, now: at, dueAt } of tracks) {
+    if (!at) continue;
+    if (at.startedAt !== null)
+      add(at.step.id, `${name}: ${at.step.title}`, at.startedAt + at.step.minutes * MINUTE, 'turn');
+    else if (dueAt !== null && now >= dueAt) add(at.step.id, `${name}: ${at.step.title}`, dueAt, 'turn');
+  }
+  return timers.sort((a, b) => a.endsAt - b.endsAt);
+}
+
+function tookOf(steps: readonly Working[]): CookState['took'] {
+  const took = new Map<SectionName, { planned: number; actual: number }>();
+  for (const { step, startedAt, doneAt, passedOver } of steps) {
+    if (startedAt === null || doneAt === null || passedOver) continue;
+    const sum = took.get(step.section) ?? { planned: 0, actual: 0 };
+    sum.planned += step.runsFrom === null ? step.minutes : 0;
+    sum.actual += minutesOf(doneAt - startedAt);
+    took.set(step.section, sum);
+  }
+  return [...took].map(([section, sum]) => ({ section, ...sum }));
+}
+
+/**
+ * What a cook is, from all that happened in it: one pure fold, used by the server and the web alike. Events may come
+ * twice, out of order, or make no sense: those change nothing and are named with the reason.
+ *
+ * @param guide the steps of the plan, as they were when the cook began
+ * @param events in any order
+ * @param nowMs wall clock, ms since 1970
+ * @returns the state at that moment; times in ms since 1970
+ * @throws RangeError when an event's time is no time
+ * @example cookState(guide, [], 0).status // 'waiting'
+ */
+export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms): CookState {
+  for (const { at } of events)
+    if (Number.isNaN(Date.parse(at))) throw new RangeError(`event time "${at}" is not ISO 8601`);
+  const fold = new Fold(guide);
+  const { kept, ignored } = live(events);
+  for (const event of kept) fold.apply(event);
+  if (fold.finishedAt === null) fold.advance(nowMs);
+  const begun = fold.startedAt ?? nowMs;
+  const over = fold.startedAt !== null && fold.position >= fold.steps.length;
+  const servedAt = fold.steps.at(-1)?.doneAt ?? nowMs;
+  const ahead = projected(fold, nowMs);
+  const main = over ? servedAt : ahead.end;
+  const tracks = trackStates(fold, main);
+  const at = over ? main : Math.max(main, ...tracks.map((track) => trackEnd(track, nowMs)));
+  const plannedAt = guide.eatAt === null ? begun + guide.totalMinutes * MINUTE : Date.parse(guide.eatAt);
+  const running = fold.startedAt !== null && fold.finishedAt === null;
+  const stepStates = fold.steps.map(({ step, startedAt, doneAt, passedOver, minutes }, i): StepState => ({
+    step,
+    startedAt,
+    startsAt: ahead.starts[i] ?? main,
+    doneAt,
+    passedOver,
+    minutes,
+  }));
+  return {
+    status: fold.finishedAt !== null ? 'finished' : over ? 'served' : fold.startedAt === null ? 'waiting' : 'cooking',
+    startedAt: fold.startedAt,
+    finishedAt: fold.finishedAt,
+    steps: stepStates,
+    position: fold.position,
+    now: (fold.startedAt === null ? undefined : stepStates[fold.position]) ?? null,
+    tracks,
+    timers: running && !over ? timersOf(fold, tracks, nowMs) : [],
+    dinner: { at, plannedAt, driftMinutes: minutesOf(at - plannedAt) },
+    took: tookOf(fold.steps),
+    grade: fold.grade,
+    burns: fold.burns,
+    weights: fold.weights,
+    notes: fold.notes,
+    last: fold.last,
+    ignored: [...ignored, ...fold.ignored],
+  };
+}

@@ -1,0 +1,104 @@
+import type { Grade } from '../meat/tenderness';
+import type { CookEventKind } from './cook-events';
+
+/** How the end of a step's minutes sounds: a turn of the hand, or something that can do harm if it waits. */
+export const GUIDE_ALARMS = ['none', 'turn', 'danger'] as const;
+export type Alarm = (typeof GUIDE_ALARMS)[number];
+
+/** The parts of the work, in words a cook would use; steps are counted by them. */
+export const SECTIONS = [
+  'Board',
+  'Heat',
+  'Sear',
+  'Aromatics',
+  'Deglaze',
+  'Load',
+  'Coming to pressure',
+  'Under pressure',
+  'Letting down',
+  'The check',
+  'Second run',
+  'Simmer',
+  'Sauce',
+  'Plate',
+] as const;
+export type SectionName = (typeof SECTIONS)[number];
+
+/** One instruction at the pot. */
+export interface GuideStep {
+  readonly id: string;
+  /** The task of the clock that it is part of. */
+  readonly task: string;
+  readonly section: SectionName;
+  /** One instruction, in large type. */
+  readonly title: string;
+  /** How, or why; empty where the title says it. */
+  readonly detail: string;
+  /** The big button: what has happened. */
+  readonly button: string;
+  readonly done: CookEventKind;
+  /** As planned. */
+  readonly minutes: number;
+  /** A countdown is shown; without one the minutes are only how long it usually takes. */
+  readonly counts: boolean;
+  readonly handsOn: boolean;
+  readonly alarm: Alarm;
+  /** How many of the following steps its end makes needless. */
+  readonly skips: number;
+  /** What else may have happened instead, and how many of the following steps that makes needless. */
+  readonly otherwise: { readonly button: string; readonly done: CookEventKind; readonly skips: number } | null;
+  /** May be done before its turn, from this minute of the plan on. */
+  readonly earlyFromMinute: number | null;
+  /** Its minutes run from when this step was done, not from when its turn came. */
+  readonly runsFrom: string | null;
+  /** The cooker ends it, whether anybody presses or not. */
+  readonly endsByItself: boolean;
+  /** What can hurt here. */
+  readonly caution: string | null;
+  /** Minutes of the plan that nothing of the main work is done before it: the hands are elsewhere. */
+  readonly waitMinutes: number;
+}
+
+/** A side dish, or a sauce made apart: its own steps beside the main ones. */
+export interface GuideTrack {
+  readonly id: string;
+  readonly name: string;
+  readonly steps: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly minutes: number;
+    readonly handsOn: boolean;
+    /** Minutes before dinner that it begins, as planned. */
+    readonly beforeDinner: number;
+  }[];
+}
+
+/** Steps that come in when something has to be done again: more minutes for meat that is not there, a base that burnt. */
+export interface AgainSteps {
+  readonly clear: GuideStep;
+  readonly lock: GuideStep;
+  readonly pin: GuideStep;
+  readonly pressure: GuideStep;
+  readonly vent: GuideStep;
+  readonly pinDown: GuideStep;
+  readonly open: GuideStep;
+  readonly check: GuideStep;
+}
+
+/** All there is to do in one cook, in order. */
+export interface Guide {
+  readonly format: 'hervir/guide';
+  readonly version: 1;
+  readonly steps: readonly GuideStep[];
+  readonly tracks: readonly GuideTrack[];
+  readonly again: AgainSteps;
+  /** From lid on until the minutes count, as planned. */
+  readonly heatingMinutes: number;
+  readonly totalMinutes: number;
+  /** When dinner is, by the plan; null where it named no time. */
+  readonly eatAt: string | null;
+  /** The grade that is good enough at the check. */
+  readonly wanted: Grade;
+  /** A cooker that ends its minutes by itself. */
+  readonly electric: boolean;
+}

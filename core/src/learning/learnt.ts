@@ -1,0 +1,56 @@
+import type { LearntFactors, Learned, Plan } from '../plan/plan';
+import type { FactorKind } from './posterior';
+
+/** Something learnt, under the name it is kept by. */
+export interface LearntRow {
+  readonly kind: FactorKind;
+  /** The cooker's name, the cut's id; empty for the cook's own speed at the board. */
+  readonly of: string;
+  readonly factor: number;
+  readonly cooks: number;
+  /** Switched off by the cook: kept, and not used. */
+  readonly off: boolean;
+  readonly short: number;
+  readonly past: number;
+}
+
+/** What everything in a kitchen has taught. */
+export interface Learnt {
+  readonly rows: readonly LearntRow[];
+}
+
+/** What a factor belongs to in a plan. */
+export function subjectOf(kind: FactorKind, plan: Pick<Plan, 'cooker' | 'meat'>): string {
+  switch (kind) {
+    case 'heat':
+    case 'losses':
+    case 'sear':
+      return plan.cooker.name;
+    case 'toughness':
+      return plan.meat.cut;
+    case 'prep':
+      return '';
+  }
+}
+
+/** A difference of less is not worth using, nor a word. */
+const WORTH = 0.01;
+
+/**
+ * The plan with what this kitchen has taught of its cooker and its cut.
+ *
+ * @param plan by the tables
+ * @param learnt everything learnt
+ * @returns the same plan where nothing was
+ * @example withLearnt(plan, { rows: [] }).learnt // undefined
+ */
+export function withLearnt(plan: Plan, { rows }: Learnt): Plan {
+  const factors: LearntFactors = {};
+  for (const { kind, of, factor, cooks, off, short, past } of rows) {
+    if (off || of !== subjectOf(kind, plan)) continue;
+    if (cooks === 0 || Math.abs(factor - 1) < WORTH) continue;
+    const learned: Learned = { factor: Math.round(factor * 1000) / 1000, cooks };
+    factors[kind] = kind === 'toughness' ? { ...learned, short, past } : learned;
+  }
+  return Object.keys(factors).length === 0 ? { ...plan, learnt: undefined } : { ...plan, learnt: factors };
+}

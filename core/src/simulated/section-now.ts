@@ -1,0 +1,68 @@
+import { pieceOf } from '../meat/piece';
+import { chargesOf } from '../pot/charge';
+import { contentsOf, PACKING } from '../pot/contents';
+import { stickingOf } from '../pot/base-temperature';
+import type { Printer } from '../units/quantity';
+import type { Section } from '../braise/section';
+import type { Forecast } from '../braise/forecast-document';
+import type { Frame } from './simulated-cook';
+
+const WHERE: Readonly<Record<Frame['meat'], string>> = {
+  board: 'the meat on the board',
+  base: 'meat on the hot base',
+  plate: 'the meat on a plate',
+  pot: 'the meat in the pot',
+  foil: 'the meat under foil',
+};
+
+/**
+ * The pot of a simulated cook cut open at one moment, to scale, for the same drawing as the plan's.
+ *
+ * @param f the plan's forecast
+ * @param frame that moment
+ * @param print the cook's units
+ * @returns the section, in cm from the middle of its base
+ */
+export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
+  const plan = { ...f.plan, ...f.placed };
+  const { cooker } = plan;
+  const piece = pieceOf(plan.meat);
+  const [lengthCm, , thicknessCm] = piece.dimensionsCm;
+  const inPot = frame.meat === 'pot';
+  // Vegetables may be where no plan has them: they are counted by what is really in.
+  const bare = { ...plan, vegetables: [], grains: [] };
+  const full = contentsOf(bare, piece, chargesOf(plan), frame.freeMl);
+  const area = full.areaCm2;
+  const grams = [
+    ...plan.vegetables.map((one) => ({ id: one.vegetable, ...one })),
+    ...plan.grains.map((one) => ({ id: one.grain, ...one })),
+  ]
+    .filter(({ id }) => frame.inPot.includes(id))
+    .reduce((sum, one) => sum + one.grams, 0);
+  const heightCm = (cooker.litres * 1000) / area;
+  const sticking = frame.stuck > 0.05 ? stickingOf({ ...plan, deglaze: null }) : 'clean';
+  const onBase = Math.max(1, Math.min(f.sear.perBatch, Math.floor(cooker.baseDiameterCm / Math.max(1, lengthCm))));
+  const count = inPot ? piece.count : onBase;
+  const names = frame.inPot.length > 0 ? `, ${frame.inPot.join(', ')} in it` : '';
+  return {
+    stage: 'lid-on',
+    title: 'Now',
+    diameterCm: cooker.baseDiameterCm,
+    heightCm,
+    liquidCm: inPot ? full.liquidCm : (frame.freeMl + grams) / area,
+    freeMl: frame.freeMl,
+    bedCm: inPot ? full.bedCm : 0,
+    rackCm: inPot ? full.rackCm : 0,
+    piece:
+      inPot || frame.meat === 'base'
+        ? { lengthCm: Math.min(lengthCm, cooker.baseDiameterCm), heightCm: thicknessCm, count }
+        : null,
+    topCm: grams / PACKING.plants / area,
+    topWhat: frame.inPot.join(', '),
+    sticking,
+    fillLineCm: f.fill.limit * heightCm,
+    minimumLineCm: f.liquid.minimumMl / area,
+    baseC: frame.baseC,
+    text: `The pot now: ${WHERE[frame.meat]}${names}; ${print.quantity('volume', frame.freeMl)} of free liquid at ${print.quantity('temperature', frame.liquidC)}; the base at ${print.quantity('temperature', frame.baseC)}${sticking === 'clean' ? '' : ', with something sticking to it'}.`,
+  };
+}

@@ -1,0 +1,142 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+jest.setTimeout(280_000);
+
+/**
+ * How often the server is killed. A start costs two seconds of a core: with the other tests a few kills, with
+ * `npm run kills` sixty.
+ */
+const KILLS = Number(process.env['HERVIR_KILLS'] ?? 4);
+/** A kill comes at any moment of so long after the first event has been acknowledged, ms. */
+const WITHIN = 150;
+
+const PLAN = {
+  format: 'hervir/braise',
+  version: 1,
+  target: 'fork',
+  meat: { cut: 'goat-neck', form: 'slices', grams: 1600 },
+};
+
+/** A server that has loaded all it needs and waits for a word to open its data. */
+function standBy(folder: string): { begin(): Promise<string>; kill(): Promise<void> } {
+  const child: ChildProcess = spawn(
+    process.execPath,
+    [join(__dirname, '../standby.cjs'), '--port', '0', '--data', folder],
+    { stdio: ['pipe', 'pipe', 'inherit'] },
+  );
+  let said = '';
+  const listeners = new Set<() => void>();
+  child.stdout?.on('data', (chunk: Buffer) => {
+    said += chunk.toString();
+    for (const tell of listeners) tell();
+  });
+  return {
+    async begin() {
+      child.stdin?.write('begin\n');
+      return new Promise((resolve) => {
+        const look = (): void => {
+          const match = /Hervir is at (\S+)/.exec(said);
+          if (match?.[1]) resolve(match[1]);
+        };
+        listeners.add(look);
+        look();
+      });
+    },
+    kill: () =>
+      new Promise((resolve) => {
+        child.once('exit', () => resolve());
+        child.kill('SIGKILL');
+      }),
+  };
+}
+
+async function send(url: string, body: unknown): Promise<unknown> {
+  const response = await fetch(url, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  return response.json();
+}
+
+/** Kinds a hand tells in a cook, one after another, over and over. */
+const SCRIPT = ['stepDone', 'flipped', 'batchDone', 'sauteOff', 'lidLocked', 'note', 'minutesAdded'] as const;
+
+const event = (turn: number): { id: string } & Record<string, unknown> => {
+  const kind = SCRIPT[turn % SCRIPT.length];
+  return {
+    id: randomUUID(),
+    kind,
+    at: new Date().toISOString(),
+    payload: kind === 'note' ? { text: `turn ${turn}` } : kind === 'minutesAdded' ? { minutes: 1 } : {},
+  };
+};
+
+async function killLoop(): Promise<{ kills: number; acknowledged: number }> {
+  const folder = mkdtempSync(join(tmpdir(), 'hervir-kills-'));
+  const cook = randomUUID();
+  const acknowledged = new Set<string>();
+  /** Sent and never answered: may be there or not, but once at most. */
+  const unanswered: ReturnType<typeof event>[] = [];
+  let standby = standBy(folder);
+  let turn = 0;
+  let answered = (): void => undefined;
+  const there = async (address: string): Promise<string[]> => {
+    const { events } = (await (await fetch(`${address}/api/cooks/${cook}`)).json()) as { events: { id: string }[] };
+    return events.map(({ id }) => id);
+  };
+  for (let kill = 0; kill <= KILLS; kill += 1) {
+    const address = await standby.begin();
+    const running = standby;
+    if (kill === 0) {
+      await send(`${address}/api/cooks`, { id: cook, startedEventId: randomUUID(), plan: PLAN });
+    }
+    const ids = await there(address);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids).toEqual(expect.arrayContaining([...acknowledged]));
+    if (kill === KILLS) {
+      await running.kill();
+      break;
+    }
+    standby = standBy(folder);
+    let alive = true;
+    const first = new Promise<void>((resolve) => {
+      answered = resolve;
+    });
+    const told = (async () => {
+      while (alive) {
+        // What was never answered is sent again, as a phone does; then the next thing happens.
+        const batch = [...unanswered.splice(0), event((turn += 1))];
+        try {
+          const { kept } = (await send(`${address}/api/cooks/${cook}/events`, { events: batch })) as {
+            kept: { id: string }[];
+          };
+          for (const { id } of kept) acknowledged.add(id);
+          answered();
+        } catch {
+          unanswered.push(...batch);
+          return;
+        }
+      }
+    })();
+    await first;
+    await new Promise((resolve) => setTimeout(resolve, Math.random() * WITHIN));
+    await running.kill();
+    alive = false;
+    await told;
+  }
+  rmSync(folder, { recursive: true, force: true });
+  return { kills: KILLS, acknowledged: acknowledged.size };
+}
+
+test('kills at random moments of a scripted cook: no acknowledged event is lost, none is there twice', async () => {
+  const { kills, acknowledged } = await killLoop();
+  expect(kills).toBe(KILLS);
+  // At least one a life, and all of them looked for after every kill.
+  expect(acknowledged).toBeGreaterThanOrEqual(KILLS);
+  process.stderr.write(`${kills} kills, ${acknowledged} events acknowledged and kept\n`);
+});

@@ -1,0 +1,131 @@
+import { rmSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import { openBrowser, Person, serve, type Server } from './browser';
+import { testClock, type TestClock } from './test-clock';
+
+jest.setTimeout(240_000);
+
+let clock: TestClock;
+let server: Server;
+let opened: Awaited<ReturnType<typeof openBrowser>>;
+
+beforeAll(async () => {
+  clock = testClock('2027-01-17T15:00:00Z');
+  server = await serve({ clock: clock.file });
+  opened = await openBrowser();
+});
+afterAll(async () => {
+  await opened.close();
+  await server.kill();
+  rmSync(server.folder, { recursive: true, force: true });
+  clock.remove();
+});
+
+/** Events of a cook that are on the server's disk, in their order. */
+async function kept(cook: string): Promise<{ kind: string; at: string }[]> {
+  const answer = await fetch(`${server.address}/api/cooks/${cook}`);
+  return ((await answer.json()) as { events: { kind: string; at: string }[] }).events;
+}
+
+describe('without the server', () => {
+  test('a cook goes on, also on a page that is opened anew; rooms show what was last read; presses arrive after', async () => {
+    const person = await Person.at(opened.browser, server.address, undefined, { keepsApp: true });
+    await person.goes('/settings');
+    await person.reads('Hervir is kept here');
+    await person.goes('/');
+    await person.opensPlan('Goat neck with quince');
+    const braise = new URL(person.page.url()).pathname.split('/').pop() ?? '';
+    const cook = randomUUID();
+    await fetch(`${server.address}/api/cooks`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braise }),
+    });
+    await person.goes(`/cook/${cook}`);
+    const title = (): Promise<string> => person.page.$eval('main h1', (words) => words.textContent ?? '');
+    const big = await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
+    const first = await title();
+    const before = (await kept(cook)).length;
+
+    const port = Number(new URL(server.address).port);
+    await server.kill();
+    // Pressed into the void, and then the page itself is thrown away and opened anew.
+    await big?.click();
+    await person.page.waitForFunction(
+      (was: string) => document.querySelector('main h1')?.textContent !== was,
+      {},
+      first,
+    );
+    const second = await title();
+    await person.page.reload({ waitUntil: 'domcontentloaded' });
+    await person.page.waitForFunction(
+      (wanted: string) => document.querySelector('main h1')?.textContent === wanted,
+      { timeout: 40_000 },
+      second,
+    );
+    await person.reads('The server is away');
+    // Dinner is still told by the kitchen's clock, which is not this device's: that one says another year.
+    await person.reads(/1[89]:\d\d/);
+
+    // Another room, from what was last read; a plan too.
+    await person.goes('/');
+    await person.reads(/The server is away\. What you see is as of \d\d:\d\d/);
+    await person.goes(`/bench/${braise}`);
+    await person.reads(/minutes under pressure/);
+
+    server = await serve({ folder: server.folder, port, clock: clock.file });
+    await person.page.waitForFunction(() => !document.body.innerText.includes('The server is away'), {
+      timeout: 40_000,
+    });
+    await person.goes(`/cook/${cook}`);
+    await person.page.waitForFunction(
+      (wanted: string) => document.querySelector('main h1')?.textContent === wanted,
+      { timeout: 40_000 },
+      second,
+    );
+    const after = await kept(cook);
+    expect(after).toHaveLength(before + 1);
+    expect(new Set(after.map(({ at }) => at)).size).toBe(after.length);
+    expect(person.pageErrors).toEqual([]);
+    expect(person.strayRequests).toEqual([]);
+    await person.leaves();
+  });
+
+  test('an alarm still rings: the title of the window says so when a count is over', async () => {
+    const person = await Person.at(opened.browser, server.address, { width: 390, height: 844 }, { keepsApp: true });
+    await person.goes('/settings');
+    await person.reads('Hervir is kept here');
+    const braises = (await (await fetch(`${server.address}/api/braises`)).json()) as { id: string }[];
+    const cook = randomUUID();
+    await fetch(`${server.address}/api/cooks`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braises[0]?.id }),
+    });
+    await person.goes(`/cook/${cook}`);
+    for (let title = ''; !/^Batch 1/.test(title);) {
+      const big = await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
+      title = await person.page.$eval('main h1', (words) => words.textContent ?? '');
+      if (/^Batch 1/.test(title)) break;
+      await big?.evaluate((button) => button.scrollIntoView({ block: 'center' }));
+      await big?.click();
+      await person.page.waitForFunction(
+        (was: string) => document.querySelector('main h1')?.textContent !== was,
+        {},
+        title,
+      );
+    }
+    expect(await person.page.title()).not.toMatch(/^[▲■]/);
+    const port = Number(new URL(server.address).port);
+    await server.kill();
+    await person.reads('The server is away');
+    // The page's steady count runs on, with nobody to ask.
+    await person.page.evaluate(() => {
+      const real = performance.now.bind(performance);
+      performance.now = () => real() + 3_600_000;
+    });
+    await person.page.waitForFunction(() => /^[▲■]/.test(document.title), { timeout: 40_000 });
+    await person.leaves();
+    server = await serve({ folder: server.folder, port, clock: clock.file });
+  });
+});

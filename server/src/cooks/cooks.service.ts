@@ -1,0 +1,212 @@
+import { MUST_BE_READ, type CookRecord, type EventsAnswer, type RefusedEvent, type StartCook } from '@hervir/contract';
+import {
+  cookState,
+  forecast,
+  guideOf,
+  printerFor,
+  type CookEvent,
+  type CookEventKind,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
+import { EntityManager } from '@mikro-orm/core';
+import { BadRequestException, Injectable } from '@nestjs/common';
+import { BraisesService, nameOf } from '../braises/braises.service';
+import { Clock } from '../clock';
+import { CookEntity, CookEventEntity } from '../database/entities';
+import { conflict, notFound } from '../security/faults';
+import { LearningService } from '../log/learning.service';
+import { SettingsService } from '../settings/settings.service';
+import { CooksStream } from './cooks.stream';
+import { stored } from './stored-event';
+
+/** A device's clock may be ahead of ours by so much, ms. */
+const AHEAD_MS = 120_000;
+/** A cook is over within a day; nothing later belongs to it, ms. */
+const LONGEST_COOK_MS = 36 * 3_600_000;
+
+/** May be told long after: a cook that was never closed, its weight, a word on it. */
+const AFTERWARDS: ReadonlySet<CookEventKind> = new Set(['finished', 'note', 'weighed', 'undone']);
+
+function record(cook: CookEntity, events: readonly CookEventEntity[]): CookRecord {
+  const { id, braiseId, name, plan, guide, units, startedAt, finishedAt } = cook;
+  return { id, braiseId, name, plan, guide, units, startedAt, finishedAt, events: events.map(stored) };
+}
+
+/** The warnings of a plan that must have been read before it is cooked. */
+function unread(found: Forecast, acknowledged: readonly string[]): Forecast['cautions'][number] | undefined {
+  return found.cautions.find(
+    ({ code }) => (MUST_BE_READ as readonly string[]).includes(code) && !acknowledged.includes(code),
+  );
+}
+
+/** Cooks: begun, told what happened, and read back. What happened is only ever added to. */
+@Injectable()
+export class CooksService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly clock: Clock,
+    private readonly braises: BraisesService,
+    private readonly settings: SettingsService,
+    private readonly stream: CooksStream,
+    private readonly learning: LearningService,
+  ) {}
+
+  /** Those that are not finished, the last begun first. */
+  async running(): Promise<CookRecord[]> {
+    const em = this.em.fork();
+    const cooks = await em.find(CookEntity, { finishedAt: null }, { orderBy: { startedAt: 'desc' }, limit: 20 });
+    const events = await em.find(
+      CookEventEntity,
+      { cookId: { $in: cooks.map(({ id }) => id) } },
+      { orderBy: { seq: 'asc' } },
+    );
+    return cooks.map((cook) =>
+      record(
+        cook,
+        events.filter(({ cookId }) => cookId === cook.id),
+      ),
+    );
+  }
+
+  async open(id: string): Promise<CookRecord> {
+    const em = this.em.fork();
+    const cook = await em.findOne(CookEntity, { id });
+    if (!cook) throw notFound('cook', id);
+    return record(cook, await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } }));
+  }
+
+  /**
+   * Begins a cook. Sent twice with the same id, it is begun once.
+   *
+   * @param plan where it is not a kept one
+   * @throws BadRequestException where a warning of the plan has not been read
+   */
+  async start({ id, braiseId, acknowledged, startedEventId }: StartCook, sent: Plan | null): Promise<CookRecord> {
+    const there = await this.em.fork().findOne(CookEntity, { id });
+    if (there) return this.open(id);
+    const braise = braiseId === undefined ? null : await this.braises.open(braiseId);
+    // As it is learnt by now; a plan that comes with its own factors keeps them.
+    const asked = sent ?? (braise?.plan as Plan);
+    // From then on it stays as it was, also where nothing was learnt.
+    const taught = asked.learnt === undefined ? await this.learning.apply(asked) : asked;
+    const plan: Plan = { ...taught, learnt: taught.learnt ?? {} };
+    const { units } = await this.settings.read();
+    const found = forecast(plan, units);
+    const warning = unread(found, acknowledged);
+    if (warning) {
+      throw new BadRequestException({
+        faults: [
+          {
+            path: 'acknowledged',
+            problem: warning.text,
+            allowed: `"${warning.code}" once the cook has read it, or a plan without it`,
+          },
+        ],
+      });
+    }
+    const now = this.clock.now();
+    await this.em.fork().transactional((em) => {
+      em.create(CookEntity, {
+        id,
+        braiseId: braiseId ?? null,
+        name: nameOf(plan),
+        plan,
+        guide: guideOf(found, printerFor(units)),
+        units,
+        startedAt: now,
+        finishedAt: null,
+        link: null,
+      });
+      em.create(CookEventEntity, {
+        id: startedEventId,
+        cookId: id,
+        kind: 'started',
+        at: now,
+        payload: {},
+        receivedAt: now,
+      } as CookEventEntity);
+      return Promise.resolve();
+    });
+    this.stream.changed(id);
+    return this.open(id);
+  }
+
+  /**
+   * Adds what happened. Answers only when it is on the disk; a repeated event changes nothing and counts as kept.
+   *
+   * @returns the kept ones with their place, and those refused with the reason
+   */
+  async happened(cookId: string, events: readonly CookEvent[]): Promise<EventsAnswer> {
+    const now = this.clock.nowMs();
+    const refused: RefusedEvent[] = [];
+    const answer = await this.em.fork().transactional(async (em) => {
+      const cook = await em.findOne(CookEntity, { id: cookId });
+      if (!cook) throw notFound('cook', cookId);
+      const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
+      const fresh = new Map<string, CookEventEntity>();
+      for (const event of events) {
+        const old = known.find(({ id }) => id === event.id);
+        const fault = old && old.cookId !== cookId ? FOREIGN : this.misplaced(event, cook, now);
+        if (fault) refused.push({ id: event.id, ...fault });
+        else if (!old && !fresh.has(event.id)) {
+          const made = em.create(CookEventEntity, {
+            ...event,
+            cookId,
+            receivedAt: new Date(now).toISOString(),
+          } as CookEventEntity);
+          fresh.set(event.id, made);
+        }
+      }
+      await em.flush();
+      const all = await em.find(CookEventEntity, { cookId }, { orderBy: { seq: 'asc' } });
+      const { status, finishedAt } = cookState(cook.guide, all, now);
+      const finished = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
+      const turned = finished !== cook.finishedAt;
+      cook.finishedAt = finished;
+      const wanted = new Set(events.map(({ id }) => id));
+      return {
+        kept: all.filter(({ id }) => wanted.has(id)).map(stored),
+        fresh: [...fresh.values()].map(stored),
+        turned,
+      };
+    });
+    this.stream.happened(cookId, answer.fresh);
+    if (answer.turned) this.stream.changed(cookId);
+    return { kept: answer.kept, refused };
+  }
+
+  /** Throws a cook away that was begun by mistake: only one in which nothing has happened yet. */
+  async discard(id: string): Promise<CookRecord> {
+    const gone = await this.open(id);
+    if (gone.events.some(({ kind }) => kind !== 'started')) {
+      throw conflict(gone.events.length, gone);
+    }
+    await this.em.fork().transactional(async (em) => {
+      await em.nativeDelete(CookEventEntity, { cookId: id });
+      await em.nativeDelete(CookEntity, { id });
+    });
+    this.stream.changed(id);
+    return gone;
+  }
+
+  private misplaced(event: CookEvent, cook: CookEntity, now: number): typeof FOREIGN | null {
+    const at = Date.parse(event.at);
+    const begun = Date.parse(cook.startedAt);
+    if (at > now + AHEAD_MS) {
+      return { path: 'at', problem: `${event.at} has not come yet`, allowed: `up to ${new Date(now).toISOString()}` };
+    }
+    if (at < begun - AHEAD_MS || (at > begun + LONGEST_COOK_MS && !AFTERWARDS.has(event.kind))) {
+      return {
+        path: 'at',
+        problem: `${event.at} is not in this cook`,
+        allowed: `from ${cook.startedAt}, within 36 hours`,
+      };
+    }
+    return event.kind === 'started'
+      ? { path: 'kind', problem: 'the cook has begun already', allowed: 'any other kind' }
+      : null;
+  }
+}
+
+const FOREIGN = { path: 'id', problem: 'is an event of another cook', allowed: 'a new UUID' };

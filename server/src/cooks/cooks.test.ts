@@ -1,0 +1,222 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { CookRecord, EventsAnswer } from '@hervir/contract';
+import { cookState } from '@hervir/core';
+import * as fc from 'fast-check';
+import { Clock } from '../clock';
+import { openKitchen, OXTAIL as PLAN, type TestKitchen } from '../testing/kitchen';
+
+const OVERFULL = { ...PLAN, liquids: [{ liquid: 'stock', ml: 4200 }] };
+
+let kitchen: TestKitchen;
+beforeAll(async () => {
+  kitchen = await openKitchen();
+});
+afterAll(() => kitchen.close());
+
+const begin = async (plan: unknown = PLAN, more: object = {}): Promise<CookRecord> => {
+  const { status, body } = await kitchen.send('POST', '/api/cooks', {
+    id: randomUUID(),
+    startedEventId: randomUUID(),
+    plan,
+    ...more,
+  });
+  expect(status).toBe(201);
+  return body as CookRecord;
+};
+const event = (kind: string, payload: object = {}, at = new Date().toISOString()): object => ({
+  id: randomUUID(),
+  kind,
+  at,
+  payload,
+});
+const tell = async (cook: string, ...events: object[]): Promise<{ status: number; body: EventsAnswer }> => {
+  const { status, body } = await kitchen.send('POST', `/api/cooks/${cook}/events`, { events });
+  return { status, body: body as EventsAnswer };
+};
+const opened = async (cook: string): Promise<CookRecord> =>
+  (await kitchen.send('GET', `/api/cooks/${cook}`)).body as CookRecord;
+
+describe('a cook on the server', () => {
+  test('is begun once, with its guide, and is among those running until it is finished', async () => {
+    const asked = { id: randomUUID(), startedEventId: randomUUID(), plan: PLAN };
+    const first = await kitchen.send('POST', '/api/cooks', asked);
+    const second = await kitchen.send('POST', '/api/cooks', asked);
+    expect(second.body).toEqual(first.body);
+    const { id, guide, events } = first.body as CookRecord;
+    expect(guide.steps.length).toBeGreaterThan(10);
+    expect(events.map(({ kind }) => kind)).toEqual(['started']);
+    const running = async (): Promise<string[]> =>
+      ((await kitchen.send('GET', '/api/cooks/running')).body as CookRecord[]).map((cook) => cook.id);
+    expect(await running()).toContain(id);
+    await tell(id, event('finished'));
+    expect(await running()).not.toContain(id);
+    const finished = (await opened(id)).events.find(({ kind }) => kind === 'finished');
+    await tell(id, event('undone', { event: finished?.id }));
+    expect(await running()).toContain(id);
+  });
+
+  test('begun from a kept plan goes on with that plan as it was', async () => {
+    const { body: kept } = await kitchen.send('POST', '/api/braises', { id: randomUUID(), plan: PLAN });
+    const { id, revision } = kept as { id: string; revision: number };
+    const cook = await begin(undefined, { braiseId: id });
+    await kitchen.send('PUT', `/api/braises/${id}`, { revision, plan: { ...PLAN, name: 'Another' } });
+    expect(await opened(cook.id)).toMatchObject({ braiseId: id, name: 'Oxtail with chestnuts' });
+  });
+
+  test('over the fill line is not begun before the warning has been read', async () => {
+    const asked = { id: randomUUID(), startedEventId: randomUUID(), plan: OVERFULL };
+    const refused = await kitchen.send('POST', '/api/cooks', asked);
+    expect(refused).toMatchObject({ status: 400, body: { faults: [{ path: 'acknowledged' }] } });
+    expect((await kitchen.send('GET', `/api/cooks/${asked.id}`)).status).toBe(404);
+    const read = await kitchen.send('POST', '/api/cooks', { ...asked, acknowledged: ['over-fill'] });
+    expect(read.status).toBe(201);
+  });
+
+  test('keeps every event once, whatever is sent again', async () => {
+    const { id } = await begin();
+    const one = event('stepDone', { step: 'board-meat' });
+    const first = await tell(id, one);
+    expect(first.body.kept).toHaveLength(1);
+    const again = await tell(id, one, one);
+    expect(again.body).toEqual(first.body);
+    expect((await opened(id)).events).toHaveLength(2);
+  });
+
+  test('folds the same from the server’s order and from any other', async () => {
+    const { id, startedAt } = await begin();
+    const at = (minute: number): string => new Date(Date.parse(startedAt) + minute * 1000).toISOString();
+    await tell(id, event('stepDone', { step: 'heat-on' }, at(3)), event('stepDone', { step: 'board-meat' }, at(2)));
+    const { guide, events } = await opened(id);
+    const now = Date.parse(at(4));
+    expect(cookState(guide, events, now).now?.step.id).toBe('heat-hot');
+    expect(cookState(guide, [...events].reverse(), now)).toEqual(cookState(guide, events, now));
+  });
+
+  test('refuses what has not come yet, what was before, another’s event and a second start, each with its reason', async () => {
+    const { id, startedAt } = await begin();
+    const other = await begin();
+    const theirs = event('note', { text: 'theirs' });
+    await tell(other.id, theirs);
+    const hour = 3_600_000;
+    const { body, status } = await tell(
+      id,
+      event('note', { text: 'good' }),
+      event('note', { text: 'future' }, new Date(Date.now() + hour).toISOString()),
+      event('note', { text: 'past' }, new Date(Date.parse(startedAt) - hour).toISOString()),
+      theirs,
+      event('started'),
+    );
+    expect(status).toBe(200);
+    expect(body.kept).toHaveLength(1);
+    expect(body.refused.map(({ path }) => path)).toEqual(['at', 'at', 'id', 'kind']);
+    expect((await opened(id)).events).toHaveLength(2);
+  });
+
+  test('malformed events are a 400 with their place, and nothing of the batch is written', async () => {
+    const { id } = await begin();
+    const bad = await kitchen.send('POST', `/api/cooks/${id}/events`, {
+      events: [event('note', { text: 'good' }), event('checked'), { ...event('note', { text: 'x' }), at: 'soon' }],
+    });
+    expect(bad).toMatchObject({ status: 400 });
+    const paths = (bad.body as { faults: { path: string }[] }).faults.map(({ path }) => path);
+    expect(paths).toEqual(expect.arrayContaining(['events[1].payload.grade', 'events[2].at']));
+    expect((await opened(id)).events).toHaveLength(1);
+    await fc.assert(
+      fc.asyncProperty(fc.jsonValue(), async (value) => {
+        const { status, body } = await kitchen.send('POST', `/api/cooks/${id}/events`, { events: value });
+        expect(status).toBe(400);
+        expect((body as { faults: unknown[] }).faults.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 30 },
+    );
+    expect((await opened(id)).events).toHaveLength(1);
+  });
+
+  test('of no cook are a 404', async () => {
+    expect((await tell(randomUUID(), event('note', { text: 'lost' }))).status).toBe(404);
+  });
+
+  test('begun by mistake is thrown away; once something has happened it is not', async () => {
+    const { id } = await begin();
+    expect((await kitchen.send('DELETE', `/api/cooks/${id}`)).status).toBe(200);
+    expect((await kitchen.send('GET', `/api/cooks/${id}`)).status).toBe(404);
+    const kept = await begin();
+    await tell(kept.id, event('stepDone', { step: 'board-meat' }));
+    expect((await kitchen.send('DELETE', `/api/cooks/${kept.id}`)).status).toBe(409);
+  });
+
+  test('markup in a note stays text', async () => {
+    const { id } = await begin();
+    await tell(id, event('note', { text: '<b onclick=alert(1)>=SUM(A1)</b>' }));
+    expect((await opened(id)).events.at(-1)?.payload.text).toBe('<b onclick=alert(1)>=SUM(A1)</b>');
+  });
+});
+
+/** Reads a stream until so many messages of a type have come. */
+async function listen(
+  type: string,
+  count: number,
+  headers: Record<string, string>,
+  act: () => Promise<unknown>,
+): Promise<{ id: string; data: unknown }[]> {
+  const stop = new AbortController();
+  const response = await fetch(`${kitchen.address}/api/cooks/stream`, { headers, signal: stop.signal });
+  expect(response.headers.get('content-type')).toContain('text/event-stream');
+  const found: { id: string; data: unknown }[] = [];
+  let text = '';
+  let acted = false;
+  const decoder = new TextDecoder();
+  for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+    text += decoder.decode(chunk, { stream: true });
+    const blocks = text.split('\n\n');
+    text = blocks.pop() ?? '';
+    for (const block of blocks) {
+      const field = (name: string): string => new RegExp(`^${name}: (.*)$`, 'm').exec(block)?.[1] ?? '';
+      if (field('event') === type) found.push({ id: field('id'), data: JSON.parse(field('data')) });
+    }
+    if (!acted) {
+      acted = true;
+      await act();
+    }
+    if (found.length >= count) break;
+  }
+  stop.abort();
+  return found;
+}
+
+describe('the stream of running cooks', () => {
+  test('tells what happens as it happens, and resumes where it was cut off', async () => {
+    const { id } = await begin();
+    const first = event('stepDone', { step: 'board-meat' });
+    const [seen] = await listen('event', 1, {}, () => tell(id, first));
+    expect(seen?.data).toMatchObject({ cook: id, event: { kind: 'stepDone' } });
+    await tell(id, event('note', { text: 'missed' }), event('note', { text: 'missed too' }));
+    const missed = await listen('event', 2, { 'last-event-id': seen?.id ?? '' }, () => Promise.resolve());
+    expect(missed.map(({ data }) => (data as { event: { payload: { text: string } } }).event.payload.text)).toEqual([
+      'missed',
+      'missed too',
+    ]);
+  });
+
+  test('greets with the clock to go by', async () => {
+    const [hello] = await listen('hello', 1, {}, () => Promise.resolve());
+    expect(hello?.data).toMatchObject({ speed: 1 });
+    expect(Math.abs(Date.parse((hello?.data as { now: string }).now) - Date.now())).toBeLessThan(60_000);
+  });
+});
+
+describe('the clock', () => {
+  test('is the real one, unless the server was started with a file to go by', () => {
+    expect(Math.abs(new Clock(undefined).nowMs() - Date.now())).toBeLessThan(1000);
+    const folder = mkdtempSync(join(tmpdir(), 'hervir-clock-'));
+    const file = join(folder, 'clock.json');
+    writeFileSync(file, JSON.stringify({ now: '2027-01-17T16:00:00Z', setAt: new Date().toISOString(), speed: 60 }));
+    const clock = new Clock(file);
+    expect(clock.now()).toMatch(/^2027-01-17T16:0/);
+    expect(clock.tell().speed).toBe(60);
+    rmSync(folder, { recursive: true });
+  });
+});

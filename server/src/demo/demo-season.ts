@@ -1,0 +1,20 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { CookEvent, Observation, Plan } from '@hervir/core';
+
+/** A cook of the demo kitchen's season, as the simulated cooker cooked it. */
+export interface SeasonCook {
+  readonly id: string;
+  readonly name: string;
+  readonly plan: Plan;
+  readonly events: readonly CookEvent[];
+  readonly observation: Observation;
+}
+
+/** Written by `node scripts/season.mjs`. */
+const FILE = join(__dirname, '../../demo/season.json');
+
+/** The season, the oldest first. */
+export function demoSeason(): SeasonCook[] {
+  return JSON.parse(readFileSync(FILE, 'utf8')) as SeasonCook[];
+}

@@ -1,0 +1,58 @@
+import { forecast, newPlan } from '@hervir/core';
+import ICAL from 'ical.js';
+import { calendarOf } from './calendar';
+
+const plan = {
+  ...newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600, serveAt: '2027-01-17T19:00:00+01:00' }),
+  name: 'Goat neck; with, quince\nand "more"',
+  sides: [
+    {
+      name: 'Polenta',
+      tasks: [{ label: 'Let it swell', minutes: 25, handsOn: false, resource: 'side-burner' as const }],
+    },
+  ],
+};
+const NOW = '2027-01-17T12:00:00Z';
+
+/** Read by a library that did not write it. */
+const events = (text: string): ICAL.Event[] =>
+  new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+
+describe('the calendar (RFC 5545), read by another library', () => {
+  const all = events(calendarOf('plan-1', plan, 'metric', NOW));
+
+  test('has the whole evening, from the start to the meal', () => {
+    const evening = all.find(({ uid }) => uid === 'plan-1-evening@hervir');
+    expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-01-17T18:00:00.000Z');
+    const start = Date.parse(forecast(plan).clock.startAt ?? '');
+    expect(Math.abs((evening?.startDate.toJSDate().getTime() ?? 0) - start)).toBeLessThan(60_000);
+  });
+
+  test('calls for every moment hands are wanted, each with an alarm at its start', () => {
+    const names = all.map(({ summary }) => summary).join(' | ');
+    for (const call of ['Polenta: Let it swell', 'Sear', 'Lid off']) expect(names).toContain(call);
+    expect(names).not.toContain('Under pressure');
+    for (const { component } of all) expect(component.getAllSubcomponents('valarm')).toHaveLength(1);
+  });
+
+  test('keeps a name with every sign that means something to the format', () => {
+    expect(all.some(({ summary }) => summary.includes('Goat neck; with, quince\nand "more"'))).toBe(true);
+  });
+
+  test('lines are folded at 75 octets and ended with CRLF, as the format asks', () => {
+    const text = calendarOf('plan-1', plan, 'metric', NOW);
+    const lines = text.split('\r\n');
+    expect(lines.length).toBeGreaterThan(20);
+    for (const line of lines) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+  });
+
+  test('summer time between now and dinner moves nothing: moments are in UTC', () => {
+    const march = { ...plan, serveAt: '2027-03-28T19:00:00+02:00' };
+    const evening = events(calendarOf('p', march, 'metric', NOW)).find(({ uid }) => uid === 'p-evening@hervir');
+    expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-03-28T17:00:00.000Z');
+  });
+
+  test('a plan without a time to eat has no calendar', () => {
+    expect(() => calendarOf('p', { ...plan, serveAt: null }, 'metric', NOW)).toThrow('no time to eat');
+  });
+});

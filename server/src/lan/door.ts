@@ -1,0 +1,76 @@
+import { TLSSocket } from 'node:tls';
+import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import type { Pairing } from './pairing';
+
+const COOKIE = 'hervir_device';
+const YEAR_S = 365 * 86_400;
+
+/** Came over the house's network, not from this machine: only that way is encrypted. */
+export const fromTheHouse = (request: Request): boolean => request.socket instanceof TLSSocket;
+
+function tokenOf(request: Request): string | undefined {
+  return new RegExp(`(?:^|;\\s*)${COOKIE}=([0-9a-f]{64})(?:;|$)`).exec(request.headers.cookie ?? '')?.[1];
+}
+
+/** The only page an unknown device gets: no script, nothing of the kitchen. */
+function page(said: string): string {
+  return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>Hervir: pair this device</title>
+<body style="font:18px/1.5 sans-serif;max-width:24em;margin:3em auto;padding:0 1em">
+<h1 style="font-size:1.4em">Pair this device</h1>
+<p>Type the code that Hervir shows on its own machine: in the window it was started from, and in Settings.</p>
+${said === '' ? '' : `<p role="alert"><strong>${said}</strong></p>`}
+<form method="post" action="/pair"><label>Code<br><input name="code" inputmode="numeric" autocomplete="one-time-code" required maxlength="12" style="font:inherit;font-size:1.6em;width:9em;padding:.3em"></label>
+<p><button style="font:inherit;min-height:64px;padding:0 2em">Pair</button></p></form></body></html>`;
+}
+
+/**
+ * The door to the house's network: a device that has not been paired gets the page that asks for the code, and nothing
+ * else. What comes from this machine itself goes through.
+ */
+export function door(pairing: Pairing): RequestHandler[] {
+  const read = express.urlencoded({ extended: false, limit: 2000 });
+  const guard = async (request: Request, response: Response, next: NextFunction): Promise<void> => {
+    if (!fromTheHouse(request)) {
+      next();
+      return;
+    }
+    const token = tokenOf(request);
+    if (token !== undefined && (await pairing.knows(token))) {
+      next();
+      return;
+    }
+    if (request.path === '/pair') {
+      // With no referrer at all a browser sends this form from nowhere (Origin: null), and the guard refuses it.
+      response.setHeader('referrer-policy', 'same-origin');
+      if (request.method === 'POST') {
+        const { code } = (request.body ?? {}) as { code?: unknown };
+        const paired = await pairing.pair(typeof code === 'string' ? code : '', request.headers['user-agent'] ?? '');
+        if (typeof paired === 'object') {
+          response
+            .cookie(COOKIE, paired.token, { httpOnly: true, secure: true, sameSite: 'strict', maxAge: YEAR_S * 1000 })
+            .redirect(303, '/');
+          return;
+        }
+        const wait = paired === 'wait';
+        response
+          .status(wait ? 429 : 403)
+          .send(page(wait ? 'Too many wrong codes: wait a minute. The code has changed.' : 'That is not the code.'));
+        return;
+      }
+      response.send(page(''));
+      return;
+    }
+    if (request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html') !== false) {
+      response.redirect(303, '/pair');
+      return;
+    }
+    response.status(401).json({
+      faults: [{ path: '', problem: 'this device is not paired', allowed: 'the code, once, at /pair' }],
+    });
+  };
+  return [
+    (request, response, next) =>
+      request.path === '/pair' && request.method === 'POST' ? read(request, response, next) : next(),
+    (request, response, next) => void guard(request, response, next).catch(next),
+  ];
+}

@@ -1,0 +1,99 @@
+import { resultOf, type LogEntry, type LogItem } from '@hervir/contract';
+import {
+  cutById,
+  cutTitle,
+  type CookEvent,
+  type CookState,
+  type Forecast,
+  type Observation,
+  type Plan,
+} from '@hervir/core';
+import type { CookEntity, LogEntryEntity } from '../database/entities';
+
+/** The first check of a cook: later ones are of meat that went back. */
+export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {
+  const checks = events.filter(({ kind, payload }) => kind === 'checked' && payload.grade !== undefined);
+  const [first] = [...checks].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  return first?.payload.grade ?? null;
+}
+
+const rounded = (minutes: number | null): number | null =>
+  minutes === null ? null : Math.round(Math.max(0, minutes) * 10) / 10;
+
+/**
+ * The log's line of a finished cook.
+ *
+ * @param cook as kept
+ * @param f its plan's forecast
+ * @param state its end
+ * @param grade what the fork found first
+ */
+export function entryOf(cook: CookEntity, f: Forecast, state: CookState, grade: LogEntry['grade']): LogEntry {
+  const { plan } = cook;
+  const took = (section: string): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
+  const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
+  const stepMinutes = (id: string): number | null => {
+    const step = state.steps.find((one) => one.step.id === id);
+    if (!step || step.startedAt === null || step.doneAt === null || step.passedOver) return null;
+    return (step.doneAt - step.startedAt) / 60_000;
+  };
+  return {
+    id: cook.id,
+    source: 'cooked',
+    servedAt: new Date(served).toISOString(),
+    name: cook.name,
+    cut: plan.meat.cut,
+    form: plan.meat.form,
+    cooker: plan.cooker.name,
+    wanted: plan.target,
+    grade,
+    boughtG: state.weights.bought ?? plan.meat.grams,
+    trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
+    cookedG: state.weights.cooked ?? null,
+    pressure: { planned: f.pressureMinutes, actual: rounded(took('Under pressure')) },
+    toPin: { planned: rounded(f.pot.minutesToPin), actual: rounded(stepMinutes('pin')) },
+    release: { planned: rounded(f.pot.releaseMinutes), actual: rounded(took('Letting down')) },
+    lateMinutes: Math.round(state.dinner.driftMinutes),
+    burns: state.burns,
+    outcome: { moistness: null, sauce: null, vegetables: {} },
+    notes: state.notes.map(({ text }) => text).join('\n'),
+  };
+}
+
+/** How tough an animal was, as its evidence says: the middle of what is possible, by logarithm. */
+function toughOf({ toughness }: Observation): number | null {
+  if (toughness === undefined) return null;
+  if ('at' in toughness) return toughness.at;
+  return Math.max(-1, Math.min(1, (Math.max(-1, toughness.from) + Math.min(1, toughness.to)) / 2));
+}
+
+const over = (actual: number | null, planned: number | null): number | null =>
+  actual === null || planned === null || planned <= 0 || actual <= 0 ? null : actual / planned;
+const lost = (left: number | null, of: number): number | null => (left === null || of <= 0 ? null : 1 - left / of);
+
+/** What is looked for and sorted by, from an entry. */
+export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation): Omit<LogEntryEntity, 'photo'> {
+  const cut = cutById(entry.cut);
+  return {
+    id: entry.id,
+    servedAt: new Date(entry.servedAt).toISOString(),
+    cut: entry.cut,
+    species: cut.species,
+    cooker: entry.cooker,
+    result: resultOf(entry.grade, entry.wanted),
+    late: entry.lateMinutes,
+    tough: toughOf(observation),
+    grams: entry.boughtG,
+    pinRatio: entry.burns === 0 ? over(entry.toPin.actual, entry.toPin.planned) : null,
+    trimShare: lost(entry.trimmedG, entry.boughtG),
+    cookShare: lost(entry.cookedG, entry.trimmedG ?? entry.boughtG),
+    words: [entry.name, cutTitle(cut), entry.cooker, entry.notes, entry.grade ?? ''].join(' ').toLowerCase(),
+    entry,
+    plan,
+    observation,
+  };
+}
+
+export function itemOf({ entry, result, photo }: Pick<LogEntryEntity, 'entry' | 'result' | 'photo'>): LogItem {
+  return { ...entry, result, photo };
+}

@@ -1,0 +1,335 @@
+import type { RecipeLine, RecipeReading, RecipeStep } from '@hervir/contract';
+import {
+  aromaticKind,
+  cutById,
+  cutTitle,
+  defaultLiquidMl,
+  forecast,
+  grainById,
+  lowerFirst,
+  liquidById,
+  liquidWord,
+  newPlan,
+  PlanError,
+  pressureMinutesLike,
+  printDuration,
+  vegetableById,
+  type Cooker,
+  type Kitchen,
+  type Method,
+  type Plan,
+} from '@hervir/core';
+import { parseIngredient } from 'parse-ingredient';
+import { gramsOfOne, takenAs, type TakenAs } from './ingredient-words';
+import { recipeSource } from './recipe-source';
+
+/** Millilitres and grams of the units recipes have. NIST Handbook 44 for the customary ones. */
+const ML: Readonly<Record<string, number>> = {
+  cup: 236.588,
+  tablespoon: 14.787,
+  teaspoon: 4.929,
+  milliliter: 1,
+  millilitre: 1,
+  centiliter: 10,
+  deciliter: 100,
+  liter: 1000,
+  pint: 473.176,
+  quart: 946.353,
+  fluidounce: 29.574,
+};
+const GRAMS: Readonly<Record<string, number>> = { gram: 1, kilogram: 1000, ounce: 28.3495, pound: 453.592 };
+/** Weighed from a cup or a spoon, g/ml. From memory. */
+const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
+  vegetable: 0.6,
+  aromatic: 0.6,
+  grain: 0.8,
+  addition: 1.05,
+  thickener: 0.55,
+};
+
+/** How much a line says, in grams or millilitres; null where it says nothing. */
+function amountOf(line: string, as: TakenAs): { readonly grams: number; readonly said: boolean } | null {
+  const [read] = parseIngredient(line, { normalizeUOM: true });
+  if (!read) return null;
+  const { quantity, quantity2, unitOfMeasure } = read;
+  if (quantity === null) return null;
+  // Of a range the middle.
+  const count = quantity2 === null ? quantity : (quantity + quantity2) / 2;
+  const unit = (unitOfMeasure ?? '').toLowerCase().replace(/[\s.]/g, '').replace(/s$/, '');
+  const grams = GRAMS[unit];
+  if (grams !== undefined) return { grams: count * grams, said: true };
+  const ml = ML[unit];
+  if (ml !== undefined) {
+    // A liquid is reckoned in millilitres, all else by weight.
+    return { grams: count * ml * (as.kind === 'liquid' ? 1 : (DENSITY[as.kind] ?? 1)), said: true };
+  }
+  const one = gramsOfOne(line);
+  return one === null ? null : { grams: count * one, said: false };
+}
+
+/** What it is called on the page. */
+function nameOf(as: TakenAs): string {
+  switch (as.kind) {
+    case 'meat':
+      return cutTitle(cutById(as.id));
+    case 'liquid':
+    case 'addition':
+      return liquidWord(as.id);
+    case 'thickener':
+      return as.id.replace('-', ' ');
+    case 'vegetable':
+      return lowerFirst(vegetableById(as.id).name);
+    case 'grain':
+      return lowerFirst(grainById(as.id).name);
+    case 'aromatic':
+      return lowerFirst(aromaticKind(as.id).name);
+    case 'by-taste':
+      return 'by taste';
+    case 'unknown':
+      return 'not understood';
+  }
+}
+
+const HOURS =
+  /(\d+(?:[.,]\d+)?|½|a|one|two|three|four|five|six|seven|eight)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?(\s*½)?\s*(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
+const WORD_NUMBERS: Readonly<Record<string, number>> = {
+  a: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  '½': 0.5,
+};
+
+/** Minutes that a sentence speaks of, the longest; null where it speaks of none. */
+export function minutesIn(sentence: string): number | null {
+  let longest: number | null = null;
+  const halves = sentence.replace(/(\d+)\s*(?:1\/2|½)/g, '$1.5');
+  for (const [, first = '', second, half, unit = ''] of halves.matchAll(HOURS)) {
+    const number = (text: string): number => WORD_NUMBERS[text.toLowerCase()] ?? Number(text.replace(',', '.'));
+    const low = number(first) + (half === undefined ? 0 : 0.5);
+    const middle = second === undefined ? low : (low + number(second)) / 2;
+    const minutes = /^h/i.test(unit) ? middle * 60 : middle;
+    if (Number.isFinite(minutes) && minutes > (longest ?? 0)) longest = minutes;
+  }
+  return longest;
+}
+
+type Way = Method | 'pressure';
+const WAYS: readonly (readonly [RegExp, Way])[] = [
+  [/pressure/i, 'pressure'],
+  [/slow[- ]?cooker|crock|on low|on high/i, 'slow-cooker'],
+  [/oven|bake|roast|°|degrees/i, 'oven'],
+  [/simmer|stove|hob|bubbl|boil|braise|cook/i, 'simmer'],
+];
+const WAY_WORDS: Readonly<Record<Way, string>> = {
+  pressure: 'under pressure',
+  oven: 'in the oven',
+  simmer: 'simmering',
+  'slow-cooker': 'in a slow cooker',
+};
+/** Shorter than this is a sauté, not the cooking, minutes. */
+const LEAST_COOKING = 15;
+
+function readStep(text: string): RecipeStep {
+  const minutes = minutesIn(text);
+  const way = WAYS.find(([words]) => words.test(text))?.[1];
+  const resting = /\b(rest|marinat|soak|chill|refrigerat|overnight|stand)/i.test(text);
+  const cooks = minutes !== null && way !== undefined && !resting && (way === 'pressure' || minutes >= LEAST_COOKING);
+  return {
+    text,
+    found: cooks ? `${printDuration(minutes)} ${WAY_WORDS[way]}` : null,
+    minutes: cooks ? minutes : null,
+    way: cooks ? way : null,
+    release: /quick(ly)? release|release .*(at once|quickly|immediately)/i.test(text)
+      ? 'quick'
+      : /natural(ly)?/i.test(text) && /release|pressure/i.test(text)
+        ? 'natural'
+        : null,
+  };
+}
+
+interface Given {
+  readonly cooker: Cooker;
+  readonly kitchen: Kitchen;
+  readonly confidence: number;
+}
+
+/** Where something thick or creamy goes so that the base does not burn. */
+function whenFor(id: string): { readonly when: 'on-top' | 'after'; readonly note: string } {
+  const { kind } = liquidById(id);
+  if (kind === 'dairy') return { when: 'after', note: 'goes in off the heat at the end: it splits under pressure' };
+  if (kind === 'dry') return { when: 'after', note: 'goes in after pressure: stirred in before, the base may burn' };
+  return { when: 'on-top', note: 'is laid on top and not stirred: stirred in, the base may burn' };
+}
+
+/**
+ * Reads a recipe and makes a plan of it: every line with what it was taken for, every guess said, nothing dropped.
+ *
+ * @param source pasted text, the source of a page, or JSON-LD
+ * @param given the pot and the kitchen it is cooked in
+ * @param corrections what the cook says a line is, by its place
+ * @returns the reading; without a plan where no meat was found
+ */
+export function readRecipe(
+  source: string,
+  given: Given,
+  corrections: Readonly<Record<string, TakenAs>> = {},
+): RecipeReading {
+  const recipe = recipeSource(source);
+  const notes: string[] = [];
+  const lines = recipe.ingredients.map((text, i): RecipeLine & { readonly as: TakenAs } => {
+    const as = corrections[String(i)] ?? takenAs(text);
+    const amount = amountOf(text, as);
+    const counts = as.kind !== 'by-taste' && as.kind !== 'unknown';
+    return {
+      text,
+      as,
+      name: nameOf(as),
+      grams: counts && amount !== null ? Math.round(amount.grams) : null,
+      guess: !counts
+        ? as.kind === 'unknown'
+          ? 'not in the plan: say what it is, or leave it to the cook'
+          : 'left to the cook'
+        : amount === null
+          ? 'no amount found: a usual one is taken'
+          : amount.said
+            ? null
+            : 'counted, so weighed by what one usually weighs',
+    };
+  });
+  const method = recipe.method.map(readStep);
+  const meats = lines.filter((line) => line.as.kind === 'meat');
+  const meat = [...meats].sort((a, b) => (b.grams ?? 0) - (a.grams ?? 0))[0];
+  const head = { name: recipe.name, servings: recipe.servings, from: recipe.from, lines, method };
+  if (meat?.as.kind !== 'meat') {
+    return {
+      ...head,
+      plan: null,
+      notes: [
+        lines.length === 0
+          ? 'No ingredients were found.'
+          : 'No tough cut of beef, pork, lamb or goat was found: say which line is the meat.',
+      ],
+    };
+  }
+  for (const other of meats.filter((line) => line !== meat)) {
+    notes.push(`Only one meat is reckoned: “${other.text}” is left to you.`);
+  }
+  const grams = meat.grams ?? 1500;
+  if (meat.grams === null) notes.push(`No weight was found for the meat: ${grams} g are taken.`);
+  const plan = planFrom(lines, { id: meat.as.id, form: meat.as.form, grams }, given, notes);
+  const named: Plan = { ...plan, name: recipe.name, servings: recipe.servings ?? plan.servings };
+  return { ...head, ...timed(named, method, notes) };
+}
+
+type Line = RecipeLine & { readonly as: TakenAs };
+
+function planFrom(
+  lines: readonly Line[],
+  meat: { readonly id: string; readonly form: Plan['meat']['form']; readonly grams: number },
+  { cooker, kitchen, confidence }: Given,
+  notes: string[],
+): Plan {
+  const base = newPlan({
+    cut: meat.id,
+    form: meat.form,
+    grams: Math.min(15_000, Math.max(50, meat.grams)),
+    cooker,
+    kitchen,
+  });
+  const of = (kind: TakenAs['kind']): (Line & { readonly id: string })[] =>
+    lines.flatMap((line) => (line.as.kind === kind && 'id' in line.as ? [{ ...line, id: line.as.id }] : []));
+  const merged = <T extends { readonly id: string; readonly grams: number | null }>(
+    items: readonly T[],
+    usual: number,
+  ): { id: string; grams: number }[] => {
+    const sums = new Map<string, number>();
+    for (const { id, grams } of items) sums.set(id, (sums.get(id) ?? 0) + (grams ?? usual));
+    return [...sums].map(([id, grams]) => ({ id, grams: Math.min(5000, Math.round(grams)) }));
+  };
+  const liquids = merged(of('liquid'), 250);
+  const deglazer =
+    liquids.find(({ id }) => liquidById(id).deglazes && id !== 'water') ??
+    liquids.find(({ id }) => liquidById(id).deglazes);
+  const splash = deglazer ? Math.min(deglazer.grams, 150) : 0;
+  const poured = liquids
+    .map(({ id, grams }) => ({ liquid: id, ml: id === deglazer?.id ? grams - splash : grams, temperatureC: 20 }))
+    .filter(({ ml }) => ml > 0);
+  if (deglazer)
+    notes.push(
+      `${Math.round(splash)} ml of the ${liquidWord(deglazer.id)} deglaze the pot, scraped clean, before the rest goes in.`,
+    );
+  const total = liquids.reduce((sum, { grams }) => sum + grams, 0);
+  const least = defaultLiquidMl(cooker);
+  if (total < cooker.minimumLiquidMl) {
+    notes.push(
+      `The recipe has ${Math.round(total)} ml of liquid, less than this cooker needs: stock is added up to ${least} ml.`,
+    );
+    poured.push({ liquid: 'stock', ml: least - total, temperatureC: 20 });
+  }
+  const additions = merged(of('addition'), 30).map(({ id, grams }) => {
+    const { when, note } = whenFor(id);
+    notes.push(`The ${liquidWord(id)} ${note}.`);
+    return { ingredient: id, grams, when };
+  });
+  const thickener = of('thickener')[0]?.id;
+  return {
+    ...base,
+    confidence,
+    deglaze: deglazer ? { liquid: deglazer.id, ml: splash, scraped: true } : base.deglaze,
+    liquids: poured.slice(0, 12),
+    additions,
+    aromatics: merged(of('aromatic'), 10).map(({ id, grams }) => ({ ingredient: id, grams })),
+    vegetables: merged(of('vegetable'), 200).map(({ id, grams }) => ({
+      vegetable: id,
+      grams,
+      texture: 'tender' as const,
+      place: 'auto' as const,
+    })),
+    grains: merged(of('grain'), 150).map(({ id, grams }) => ({ grain: id, grams, place: 'auto' as const })),
+    finish:
+      thickener === undefined ? base.finish : { ...base.finish, thickener: thickener as Plan['finish']['thickener'] },
+  };
+}
+
+/** The recipe's own time, turned into minutes under pressure; what cannot be reckoned is said. */
+function timed(plan: Plan, method: readonly RecipeStep[], notes: string[]): Pick<RecipeReading, 'plan' | 'notes'> {
+  const cooking = method.filter(({ minutes }) => minutes !== null);
+  const pressed = cooking.find(({ way }) => way === 'pressure');
+  const main = pressed ?? [...cooking].sort((a, b) => (b.minutes ?? 0) - (a.minutes ?? 0))[0];
+  const release = method.find((step) => step.release !== null)?.release;
+  let made: Plan = {
+    ...plan,
+    ...(release === 'quick'
+      ? { release: { method: 'quick' as const, naturalMinutes: 0 } }
+      : release === 'natural'
+        ? { release: { method: 'natural' as const, naturalMinutes: 0 } }
+        : {}),
+  };
+  try {
+    const proposed = forecast(made).pressureMinutes;
+    if (main === undefined || main.minutes === null || main.way === null) {
+      notes.push(`No cooking time was found: ${proposed} minutes under pressure are proposed.`);
+    } else if (main.way === 'pressure') {
+      made = { ...made, pressureMinutes: Math.round(main.minutes) };
+      notes.push(
+        `The recipe’s own ${Math.round(main.minutes)} minutes under pressure are kept; Hervir would propose ${proposed}.`,
+      );
+    } else {
+      const like = Math.round(pressureMinutesLike(made, main.way, main.minutes));
+      notes.push(
+        `${printDuration(main.minutes)} ${WAY_WORDS[main.way]} cook like ${like} minutes under pressure; ${proposed} are proposed.`,
+      );
+    }
+    return { plan: made, notes };
+  } catch (error) {
+    if (!(error instanceof PlanError)) throw error;
+    notes.push(`It cannot be reckoned as it stands: ${error.problem}; allowed: ${error.allowed}.`);
+    return { plan: made, notes };
+  }
+}

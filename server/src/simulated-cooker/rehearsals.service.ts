@@ -1,0 +1,388 @@
+import type {
+  ActAnswer,
+  Reading,
+  RehearsalAct,
+  RehearsalMessages,
+  RehearsalNow,
+  RehearsalRecord,
+  RehearsalSummary,
+  StartRehearsal,
+  Pace,
+} from '@hervir/contract';
+import { parsePlan } from '@hervir/contract';
+import {
+  debriefOf,
+  DEFAULT_COOKER,
+  DEFAULT_KITCHEN,
+  exerciseById,
+  forecast,
+  guideOf,
+  markOf,
+  potMinute,
+  printerFor,
+  SimulatedCook,
+  steadyHand,
+  type Mark,
+  type Plan,
+  type SimulatedSetup,
+} from '@hervir/core';
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import { Subject, type Observable } from 'rxjs';
+import { BraisesService, nameOf } from '../braises/braises.service';
+import { Clock } from '../clock';
+import { RehearsalActEntity, RehearsalEntity } from '../database/entities';
+import { notFound } from '../security/faults';
+import { LearningService } from '../log/learning.service';
+import { SettingsService } from '../settings/settings.service';
+import { SimulatedCooker } from './simulated-cooker';
+
+/** Real time goes by in ticks, ms. */
+const TICK = 200;
+/** How far a rehearsal has gone is written down so often, ms. */
+const NOTE_EVERY = 5000;
+/** A rehearsal nobody has looked at for so long leaves memory; it is rebuilt from its acts, ms. */
+const FORGET_AFTER = 10 * 60_000;
+/** Speed and slowing when nothing is said. */
+const PACE: Pace = { speed: 60, slowForHands: true, paused: false };
+
+/** A rehearsal in memory. */
+interface Live {
+  readonly entity: RehearsalEntity;
+  readonly cooker: SimulatedCooker;
+  readonly news: Subject<RehearsalNow>;
+  /** An act is being written: time stands still meanwhile, so that it falls on the second that was written. */
+  busy: Promise<unknown>;
+  writing: boolean;
+  noted: number;
+  seen: number;
+  /** What news were last told of. */
+  told: string;
+  /** What was there when it was last judged. */
+  judged: string;
+}
+
+/** Its own wall clock begins where the plan has the pot come on, or now. */
+function startOf(plan: Plan, potMinute: number, totalMinutes: number, nowMs: number): number {
+  return plan.serveAt === null ? nowMs : Date.parse(plan.serveAt) + (potMinute - totalMinutes) * 60_000;
+}
+
+function summaryOf({ id, name, exercise, createdAt, mark, finishedAt, debrief }: RehearsalEntity): RehearsalSummary {
+  return { id, name, exercise, createdAt, mark, finished: finishedAt !== null, debrief };
+}
+
+/** Side dishes and moved tasks belong to a real evening. */
+const rehearsed = (plan: Plan): Plan => ({
+  ...plan,
+  sides: [],
+  moved: {},
+  cutLater: false,
+  learnt: plan.learnt ?? {},
+});
+
+/** Rehearsals: begun, acted in, watched, and kept apart from real cooks. */
+@Injectable()
+export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
+  private readonly live = new Map<string, Promise<Live>>();
+  private timer: ReturnType<typeof setInterval> | undefined;
+  private last = performance.now();
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly clock: Clock,
+    private readonly braises: BraisesService,
+    private readonly settings: SettingsService,
+    private readonly learning: LearningService,
+  ) {}
+
+  onModuleInit(): void {
+    this.timer = setInterval(() => void this.tick(), TICK);
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    clearInterval(this.timer);
+    for (const opening of this.live.values()) {
+      const live = await opening;
+      live.cooker.close();
+      live.news.complete();
+      await this.note(live);
+    }
+  }
+
+  async list(): Promise<RehearsalSummary[]> {
+    const found = await this.em.fork().find(RehearsalEntity, {}, { orderBy: { createdAt: 'desc' }, limit: 100 });
+    return found.map(summaryOf);
+  }
+
+  /**
+   * Begins a rehearsal. Sent twice with the same id, it is begun once.
+   *
+   * @param sent a plan, where it is not a kept one
+   */
+  async start(
+    { id, braiseId, exercise, seed, scatter, faults }: StartRehearsal,
+    sent: Plan | null,
+  ): Promise<RehearsalRecord> {
+    const there = await this.em.fork().findOne(RehearsalEntity, { id });
+    if (there) return this.open(id);
+    const asked = exercise === undefined ? null : exerciseById(exercise);
+    // Exercises have a pot and a kitchen of their own, so that their pass marks mean the same everywhere.
+    const trainer = { ...DEFAULT_COOKER, name: 'The trainer' };
+    const own =
+      asked?.plan(trainer, DEFAULT_KITCHEN) ??
+      (await this.learning.apply(sent ?? (await this.braises.open(braiseId ?? '')).plan));
+    const plan = rehearsed(own);
+    const { units } = await this.settings.read();
+    const f = forecast(plan, units);
+    const now = this.clock.nowMs();
+    const setup: SimulatedSetup = {
+      seed: seed ?? Math.floor(Math.random() * 0xffffffff),
+      scatter: asked?.scatter ?? scatter,
+      startMs: startOf(plan, potMinute(f), f.clock.totalMinutes, now),
+      faults: asked?.faults ?? faults,
+      handsTakeTime: true,
+    };
+    await this.em.fork().transactional((em) => {
+      em.create(RehearsalEntity, {
+        id,
+        name: nameOf(plan),
+        exercise: exercise ?? null,
+        plan,
+        units,
+        setup,
+        seconds: 0,
+        createdAt: this.clock.now(),
+        finishedAt: null,
+        mark: 'under-way',
+        debrief: null,
+      });
+      return Promise.resolve();
+    });
+    return this.open(id);
+  }
+
+  async open(id: string): Promise<RehearsalRecord> {
+    const live = await this.liven(id);
+    const { entity, cooker } = live;
+    const { name, exercise, units, createdAt, setup } = entity;
+    return {
+      id,
+      name,
+      exercise,
+      plan: cooker.run.f.plan,
+      guide: cooker.run.guide,
+      units,
+      seed: setup.seed,
+      createdAt,
+      ...this.now(live),
+    };
+  }
+
+  /** Does something in a rehearsal: written down first, at the second at which it is done. */
+  async act(id: string, act: RehearsalAct): Promise<ActAnswer> {
+    const live = await this.liven(id);
+    const mine = live.busy.then(async () => {
+      live.writing = true;
+      try {
+        if (live.entity.finishedAt !== null) return 'The rehearsal is over.';
+        const atS = live.cooker.run.seconds;
+        const em = this.em.fork();
+        em.create(RehearsalActEntity, { rehearsalId: id, atS, act } as RehearsalActEntity);
+        await em.flush();
+        const refused = perform(live.cooker.run, act);
+        live.cooker.tell();
+        // A hand may decide it without an event: a lid that is opened at the panel.
+        live.judged = '';
+        await this.judge(live, act.act === 'end');
+        return refused;
+      } finally {
+        live.writing = false;
+      }
+    });
+    live.busy = mine.catch(() => undefined);
+    const refused = await mine;
+    this.tellNews(live);
+    return { refused, now: this.now(live) };
+  }
+
+  /** Changes how its time goes by. */
+  async setPace(id: string, change: Partial<Pace>): Promise<RehearsalNow> {
+    const live = await this.liven(id);
+    live.cooker.pace = { ...live.cooker.pace, ...change };
+    if (live.cooker.pace.paused) live.cooker.speed = 0;
+    this.tellNews(live, true);
+    return this.now(live);
+  }
+
+  async read(id: string, instrument: 'probe-meat' | 'probe-liquid' | 'scale'): Promise<Reading> {
+    const { run } = (await this.liven(id)).cooker;
+    if (instrument === 'scale') return { grams: run.weigh() };
+    return run.probe(instrument === 'probe-meat' ? 'meat' : 'liquid');
+  }
+
+  async remove(id: string): Promise<RehearsalSummary> {
+    const em = this.em.fork();
+    const entity = await em.findOne(RehearsalEntity, { id });
+    if (!entity) throw notFound('rehearsal', id);
+    await em.transactional(async (inner) => {
+      await inner.nativeDelete(RehearsalActEntity, { rehearsalId: id });
+      await inner.nativeDelete(RehearsalEntity, { id });
+    });
+    const live = await this.live.get(id);
+    this.live.delete(id);
+    live?.cooker.close();
+    live?.news.complete();
+    return summaryOf(entity);
+  }
+
+  /** The link to its cooker, and what is new about the rest. */
+  async follow(id: string): Promise<{
+    readonly cooker: SimulatedCooker;
+    readonly news: Observable<RehearsalNow>;
+    readonly now: RehearsalNow;
+  }> {
+    const live = await this.liven(id);
+    return { cooker: live.cooker, news: live.news, now: this.now(live) };
+  }
+
+  /** Its clock, for a message of telemetry. */
+  clockOf(cooker: SimulatedCooker): Pick<RehearsalMessages['frames'], 'now' | 'speed'> {
+    return { now: new Date(cooker.run.nowMs).toISOString(), speed: cooker.speed };
+  }
+
+  /** A rehearsal in memory, rebuilt from its acts where it is not there. */
+  private liven(id: string): Promise<Live> {
+    const there = this.live.get(id);
+    if (there) return there.then((live) => Object.assign(live, { seen: performance.now() }));
+    const opening = this.rebuild(id);
+    this.live.set(id, opening);
+    opening.catch(() => this.live.delete(id));
+    return opening;
+  }
+
+  private async rebuild(id: string): Promise<Live> {
+    const em = this.em.fork();
+    const entity = await em.findOne(RehearsalEntity, { id });
+    if (!entity) throw notFound('rehearsal', id);
+    const acts = await em.find(RehearsalActEntity, { rehearsalId: id }, { orderBy: { seq: 'asc' } });
+    const read = parsePlan(entity.plan);
+    const plan = read.ok ? read.value : entity.plan;
+    const f = forecast(plan, entity.units);
+    const run = new SimulatedCook(f, guideOf(f, printerFor(entity.units)), entity.setup);
+    run.begin();
+    const from = entity.exercise === null ? null : exerciseById(entity.exercise).from;
+    if (from) steadyHand(run, from);
+    for (const { atS, act } of acts) {
+      run.advanceTo(atS);
+      perform(run, act);
+    }
+    run.advanceTo(entity.seconds);
+    const paused = acts.length > 0 || entity.finishedAt !== null;
+    return {
+      entity,
+      cooker: new SimulatedCooker(run, { ...PACE, paused }),
+      news: new Subject(),
+      busy: Promise.resolve(),
+      writing: false,
+      noted: performance.now(),
+      seen: performance.now(),
+      told: '',
+      judged: '',
+    };
+  }
+
+  private now({ cooker, entity }: Live): RehearsalNow {
+    const { run, pace, speed } = cooker;
+    return {
+      seconds: run.seconds,
+      now: new Date(run.nowMs).toISOString(),
+      speed,
+      pace,
+      events: run.events,
+      faults: [...run.kitchen.faults],
+      plants: run.kitchen.plants,
+      fork: run.kitchen.device.lid === 'off' && run.kitchen.meat !== null ? run.grade : null,
+      mark: entity.mark,
+      debrief: entity.debrief,
+      finished: entity.finishedAt !== null,
+    };
+  }
+
+  /** Tells what has changed beside the telemetry. */
+  private tellNews(live: Live, always = false): void {
+    const { run, pace } = live.cooker;
+    const sign = `${run.events.length} ${run.kitchen.faults.size} ${live.entity.mark} ${live.entity.finishedAt ?? ''} ${pace.paused}`;
+    if (!always && sign === live.told) return;
+    live.told = sign;
+    live.news.next(this.now(live));
+  }
+
+  /** Looks whether it is over; then it stands still, and is talked through. */
+  private async judge(live: Live, ended: boolean): Promise<void> {
+    const { entity, cooker } = live;
+    if (entity.finishedAt !== null) return;
+    const { run } = cooker;
+    // Between acts only an event or a trip can decide it: until then nothing is folded.
+    const sign = `${run.events.length} ${run.kitchen.trips.length}`;
+    if (!ended && sign === live.judged) return;
+    live.judged = sign;
+    const { status } = run.state;
+    const mark: Mark = entity.exercise === null ? 'under-way' : markOf(exerciseById(entity.exercise), run);
+    const over = ended || mark !== 'under-way' || status === 'served' || status === 'finished';
+    if (!over) return;
+    entity.mark = mark;
+    entity.debrief = debriefOf(run, printerFor(entity.units));
+    entity.finishedAt = this.clock.now();
+    cooker.pace = { ...cooker.pace, paused: true };
+    await this.note(live);
+  }
+
+  private async note({ entity, cooker }: Live): Promise<void> {
+    const { id, mark, finishedAt, debrief: said } = entity;
+    entity.seconds = cooker.run.seconds;
+    await this.em
+      .fork()
+      .nativeUpdate(RehearsalEntity, { id }, { seconds: entity.seconds, mark, finishedAt, debrief: said });
+  }
+
+  private async tick(): Promise<void> {
+    const at = performance.now();
+    const seconds = (at - this.last) / 1000;
+    this.last = at;
+    for (const [id, opening] of this.live) {
+      const live = await opening.catch(() => null);
+      if (!live || live.writing) continue;
+      // Nobody watches: it stands still until somebody does.
+      if (live.cooker.listeners > 0) {
+        live.seen = at;
+        live.cooker.tick(Math.min(1, seconds));
+        if (!live.cooker.pace.paused) await this.judge(live, false);
+        this.tellNews(live);
+      } else if (at - live.seen > FORGET_AFTER) {
+        this.live.delete(id);
+        await this.note(live);
+        continue;
+      }
+      if (at - live.noted > NOTE_EVERY && live.cooker.run.seconds !== live.entity.seconds) {
+        live.noted = at;
+        await this.note(live);
+      }
+    }
+  }
+}
+
+/** Does an act; answers why not, or null. */
+function perform(run: SimulatedCook, act: RehearsalAct): string | null {
+  switch (act.act) {
+    case 'press':
+      return run.press(act.event, act.hands);
+    case 'command':
+      return run.command(act.command);
+    case 'fault':
+      return run.fault(act.fault, act.on);
+    case 'hand':
+      return run.hand(act.hand);
+    case 'end':
+      return null;
+  }
+}

@@ -1,0 +1,285 @@
+/** @jest-environment jsdom */
+import type { LogItem } from '@hervir/contract';
+import { summary, unknown, withEvidence } from '@hervir/core';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { answer } from '../testing/answer';
+import { aKitchen, openRoom, PATIENCE, picks, sent, standAt, writes } from '../testing/kitchen';
+
+jest.setTimeout(60_000);
+standAt('2027-01-17T12:00:00Z');
+
+const entry = (part: Partial<LogItem> = {}): LogItem => ({
+  id: '8e4177b8-253c-4e42-895e-09934a6c47c2',
+  source: 'by-hand',
+  servedAt: '2026-11-21T18:00:00Z',
+  name: 'Goat shoulder with turnips and bay',
+  cut: 'goat-shoulder',
+  form: 'chunks',
+  cooker: 'The blue one',
+  wanted: 'fork',
+  grade: 'firm',
+  boughtG: 1500,
+  trimmedG: 1400,
+  cookedG: 900,
+  pressure: { planned: 35, actual: 37 },
+  toPin: { planned: 8, actual: 11 },
+  release: { planned: 12, actual: 12 },
+  lateMinutes: 20,
+  burns: 0,
+  outcome: { moistness: null, sauce: null, vegetables: {} },
+  notes: '',
+  result: 'short',
+  photo: false,
+  ...part,
+});
+
+describe('the frame', () => {
+  test('Alt and a digit change the room, ? shows the keys, and the window is called after the room', async () => {
+    const { user } = openRoom('/settings');
+    await screen.findByRole('heading', { name: 'Settings' }, PATIENCE);
+    expect(document.title).toBe('Settings · Hervir');
+    await user.keyboard('{Alt>}6{/Alt}');
+    // Not "At the pot", whose address begins alike.
+    await waitFor(() => expect(document.title).toBe('Cookers · Hervir'));
+    await user.keyboard('{Alt>}4{/Alt}');
+    await waitFor(() => expect(window.location.pathname).toBe('/times'));
+    await user.keyboard('?');
+    expect((await screen.findByRole('dialog', {}, PATIENCE)).textContent).toContain('go to a room');
+  });
+
+  test('units and colours change by one press, and are kept', async () => {
+    const { user, kitchen } = openRoom('/settings');
+    await user.click(await screen.findByRole('button', { name: /change to pounds/ }, PATIENCE));
+    await waitFor(() => expect(kitchen.settings.units).toBe('us'));
+    await user.click(screen.getByRole('button', { name: 'Night' }));
+    await waitFor(() => expect(document.documentElement.dataset['theme']).toBe('night'));
+    expect(localStorage.getItem('hervir.preferences')).toContain('night');
+  });
+
+  test('an address that leads nowhere says so', async () => {
+    openRoom('/nowhere');
+    expect(await screen.findByText('There is nothing here', {}, PATIENCE)).toBeTruthy();
+  });
+});
+
+describe('Settings', () => {
+  test('the height of the kitchen is kept; a refusal is told and put back', async () => {
+    const { kitchen, user } = openRoom('/settings');
+    await writes(user, 'Altitude', '640');
+    await waitFor(() => expect(kitchen.settings.kitchen.altitudeM).toBe(640), PATIENCE);
+    kitchen.answers['PUT /api/settings'] = () =>
+      answer({ faults: [{ path: 'kitchen.roomC', problem: 'too hot', allowed: '0 to 45 °C' }] }, 400);
+    await writes(user, 'Room', '30');
+    expect(await screen.findByText(/Not saved: .*too hot/, {}, PATIENCE)).toBeTruthy();
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Room').value).toBe('19'));
+  });
+
+  test('a file that is no backup is refused in words, and nothing is put back', async () => {
+    const { kitchen, user } = openRoom('/settings');
+    await screen.findByText('Restore from a backup…', {}, PATIENCE);
+    const choose = (text: string): void => {
+      const [input] = [...document.querySelectorAll('input[type="file"]')];
+      const file = new File([text], 'kitchen.json', { type: 'application/json' });
+      fireEvent.change(input as HTMLElement, { target: { files: [file] } });
+    };
+    choose('not json at all');
+    expect((await screen.findAllByRole('alert', {}, PATIENCE)).length).toBeGreaterThan(0);
+    expect(sent(kitchen, 'POST', '/api/backup/restore')).toEqual([]);
+    await user.keyboard('{Escape}');
+  });
+});
+
+describe('Cookers', () => {
+  test('a cooker is added from a starting set, with its own name and figures; an impossible one is refused at its field', async () => {
+    const { kitchen, user } = openRoom('/cookers');
+    await user.click(await screen.findByRole('button', { name: /Add a cooker/ }, PATIENCE));
+    await user.click(await screen.findByText('Large stovetop pot, 8 l', {}, PATIENCE));
+    const dialog = await screen.findByRole('dialog', {}, PATIENCE);
+    const name = within(dialog).getByLabelText('Name');
+    await user.clear(name);
+    await user.type(name, 'The old steel one');
+    kitchen.answers['POST /api/cookers'] = () =>
+      answer({ faults: [{ path: 'gaugeKPa', problem: '400 is too large', allowed: '20 to 120 kPa' }] }, 400);
+    const keep = within(dialog)
+      .getAllByRole('button')
+      .find(({ className }) => className.includes('primary')) as HTMLElement;
+    await user.click(keep);
+    expect(await within(dialog).findByText(/too large|20 to 120/, {}, PATIENCE)).toBeTruthy();
+    delete kitchen.answers['POST /api/cookers'];
+    await waitFor(() => expect(keep.className).not.toContain('loading'));
+    await user.click(keep);
+    await waitFor(
+      () =>
+        expect(kitchen.cookers.at(-1)?.cooker).toMatchObject({
+          name: 'The old steel one',
+          kind: 'stovetop',
+          litres: 8,
+        }),
+      PATIENCE,
+    );
+  });
+
+  test('what the log has taught stands beside its pot, with the cooks it rests on, and can be switched off', async () => {
+    const sixSlowCooks = Array.from({ length: 6 }, () => ({ at: Math.log(0.8) }));
+    const taught = sixSlowCooks.reduce((known, evidence) => withEvidence(known, evidence, 1), unknown('heat'));
+    const kitchen = aKitchen({
+      learnt: [
+        {
+          key: 'heat:The blue one',
+          kind: 'heat',
+          of: 'The blue one',
+          off: false,
+          short: 0,
+          past: 0,
+          ...summary(taught),
+        },
+      ],
+    });
+    kitchen.answers['PUT /api/learning/heat%3AThe%20blue%20one'] = () => answer({});
+    kitchen.answers['PUT /api/learning/heat:The blue one'] = () => answer({});
+    const { user } = openRoom('/cookers', kitchen);
+    const use = await screen.findByRole('switch', { name: /^Use it: / }, PATIENCE);
+    expect(use.closest('section, li')?.textContent).toMatch(/6|six/);
+    await user.click(use);
+    await waitFor(
+      () => expect(sent(kitchen, 'PUT', '/api/learning/')).toMatchObject([{ body: { off: true } }]),
+      PATIENCE,
+    );
+  });
+});
+
+describe('Log', () => {
+  test('lists cooks with what came of them, and says when nothing is like what is looked for', async () => {
+    const kitchen = aKitchen({
+      log: [
+        entry(),
+        entry({
+          id: '9e4177b8-253c-4e42-895e-09934a6c47c2',
+          name: 'Oxtail',
+          grade: 'fork',
+          result: 'as-wanted',
+          lateMinutes: 0,
+          burns: 1,
+        }),
+      ],
+    });
+    const { user } = openRoom('/log', kitchen);
+    const list = await screen.findByRole('list', { name: 'Cooks' }, PATIENCE);
+    expect(list.textContent).toMatch(/firm, not fork-tender/);
+    expect(list.textContent).toMatch(/20 min late/);
+    expect(list.textContent).toMatch(/burn error/);
+    kitchen.log = [];
+    await user.type(screen.getByLabelText('Look for words'), 'venison');
+    expect(await screen.findByText('Nothing in the log is like that.', {}, PATIENCE)).toBeTruthy();
+    expect(sent(kitchen, 'GET', '/api/log?').at(-1)?.path).toContain('text=venison');
+  });
+
+  test('filters go to the server by their keys', async () => {
+    const kitchen = aKitchen({ log: [entry()] });
+    const { user } = openRoom('/log', kitchen);
+    await picks(user, 'Animal', /goat/i);
+    await picks(user, 'Sorted', /tough/i);
+    await waitFor(() => {
+      const last = sent(kitchen, 'GET', '/api/log?').at(-1)?.path ?? '';
+      expect(last).toContain('species=goat');
+      expect(last).toContain('sort=toughest');
+    }, PATIENCE);
+  });
+
+  test('one cook: how it came out is said afterwards, and kept', async () => {
+    const kitchen = aKitchen({ log: [entry()] });
+    const { user } = openRoom('/log/8e4177b8-253c-4e42-895e-09934a6c47c2', kitchen);
+    const came = await screen.findByRole('region', { name: 'How it came out' }, PATIENCE);
+    await writes(user, 'Cooked meat, weighed', '950 g');
+    await waitFor(
+      () => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ cookedG: 950 }),
+      PATIENCE,
+    );
+    const words = within(came).getByLabelText('Words');
+    await user.type(words, 'more bay');
+    fireEvent.blur(words);
+    await waitFor(
+      () => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ notes: 'more bay' }),
+      PATIENCE,
+    );
+    expect(screen.getByRole('region', { name: 'Planned and actual' }).textContent).toMatch(/35 min.*37 min/);
+  });
+
+  test('a past cook is added with no more than its day, cut, weight and what came of it', async () => {
+    const kitchen = aKitchen();
+    kitchen.answers['POST /api/log'] = (body) => answer({ ...entry(), id: (body as { id: string }).id }, 201);
+    const { user } = openRoom('/log', kitchen);
+    await user.click(await screen.findByRole('button', { name: 'Add a past cook' }, PATIENCE));
+    const dialog = await screen.findByRole('dialog', {}, PATIENCE);
+    const keep = within(dialog)
+      .getAllByRole('button')
+      .find(({ className }) => className.includes('primary')) as HTMLElement;
+    await user.click(keep);
+    await waitFor(() => expect(sent(kitchen, 'POST', '/api/log')).toHaveLength(1), PATIENCE);
+    expect(sent(kitchen, 'POST', '/api/log')[0]?.body).toMatchObject({
+      grade: expect.any(String) as string,
+      minutes: expect.any(Number) as number,
+      plan: { meat: { cut: expect.any(String) as string } },
+    });
+  });
+});
+
+describe('Times', () => {
+  test('the wall chart is reckoned for this kitchen, row by row, and can be printed', async () => {
+    openRoom('/times');
+    const chart = await screen.findByRole('region', { name: 'The chart' }, PATIENCE);
+    await waitFor(() => expect(chart.textContent).toMatch(/goat neck/i), PATIENCE);
+    await waitFor(() => expect(screen.getByRole('button', { name: /[Pp]rint/ }).hasAttribute('disabled')).toBe(false), {
+      timeout: 40_000,
+    });
+    const figures = [...(chart.textContent ?? '').matchAll(/\d+/g)].map(Number);
+    expect(figures.length).toBeGreaterThan(100);
+  });
+});
+
+describe('Rescue', () => {
+  test.each(['burn', 'still-tough', 'power-cut'])('%s: steps come first, reasons after', async (topic) => {
+    openRoom(`/rescue/${topic}`);
+    const steps = await screen.findAllByRole('listitem', {}, PATIENCE);
+    expect(steps.length).toBeGreaterThan(1);
+    const why = screen.queryByRole('heading', { name: 'Why' });
+    if (why) {
+      // DOM order is reading order: 4 means "follows".
+      expect((steps[0] as HTMLElement).compareDocumentPosition(why) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
+    }
+  });
+});
+
+describe('Rehearse', () => {
+  test('six exercises, each with its pass mark; one is begun by a press', async () => {
+    const kitchen = aKitchen();
+    const { user } = openRoom('/rehearse', kitchen);
+    const list = await screen.findByRole('list', { name: 'Exercises' }, PATIENCE);
+    expect(within(list).getAllByRole('listitem')).toHaveLength(6);
+    expect(list.textContent?.match(/Passed when: /g)).toHaveLength(6);
+    await user.click(within(list).getAllByRole('button')[0] as HTMLElement);
+    await waitFor(() => expect(sent(kitchen, 'POST', '/api/rehearsals')).toHaveLength(1), PATIENCE);
+    expect(sent(kitchen, 'POST', '/api/rehearsals')[0]?.body).toMatchObject({ exercise: expect.any(String) as string });
+    // It could not be begun here: that is said, and the room stays.
+    expect(await screen.findByText(/Not begun/, {}, PATIENCE)).toBeTruthy();
+  });
+});
+
+describe('From a recipe', () => {
+  test('what cannot be read is refused in words, and the text stays', async () => {
+    const kitchen = aKitchen();
+    kitchen.answers['POST /api/recipes/read'] = () =>
+      answer(
+        { faults: [{ path: 'text', problem: 'no meat was found in it', allowed: 'beef, pork, lamb or goat' }] },
+        400,
+      );
+    const { user } = openRoom('/recipe', kitchen);
+    const box = await screen.findByLabelText<HTMLTextAreaElement>('The recipe', {}, PATIENCE);
+    await user.type(box, 'A cup of tea');
+    await user.click(
+      screen.getAllByRole('button').find(({ className }) => className.includes('primary')) as HTMLElement,
+    );
+    expect(await screen.findByText(/no meat was found in it/, {}, PATIENCE)).toBeTruthy();
+    expect(box.value).toBe('A cup of tea');
+  });
+});

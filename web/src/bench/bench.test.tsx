@@ -1,0 +1,263 @@
+/** @jest-environment jsdom */
+import type { Plan } from '@hervir/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { UserEvent } from '@testing-library/user-event';
+import { answer } from '../testing/answer';
+import {
+  aKitchen,
+  aPlan,
+  chooses,
+  kept,
+  openRoom,
+  PATIENCE,
+  picks,
+  sent,
+  standAt,
+  writes,
+  type PretendKitchen,
+} from '../testing/kitchen';
+
+jest.setTimeout(60_000);
+standAt('2027-01-17T12:00:00Z');
+
+const ID = '0e4177b8-253c-4e42-895e-09934a6c47c2';
+
+/** The bench with a plan on it, once it has been reckoned. */
+async function bench(part: Partial<Plan> = {}): Promise<{ kitchen: PretendKitchen; user: UserEvent }> {
+  const opened = openRoom(`/bench/${ID}`, aKitchen({ plans: [kept(aPlan(part))] }));
+  await screen.findByText(/minutes/, { selector: '.why' }, PATIENCE);
+  return opened;
+}
+
+/** Opens a station by its title. */
+async function station(user: UserEvent, title: string): Promise<void> {
+  await user.click(screen.getByText(title, { selector: '.title' }));
+}
+
+/** Turns to a page of what lies beside the plan; that comes a moment after the plan itself. */
+async function tab(user: UserEvent, name: string): Promise<void> {
+  await user.click(await screen.findByText(name, { selector: '.ant-tabs-tab-btn' }, PATIENCE));
+}
+
+/** The plan as it was last sent to be kept. */
+async function saved(kitchen: PretendKitchen, is: (plan: Plan) => void): Promise<void> {
+  await waitFor(() => {
+    const last = sent(kitchen, 'PUT', `/api/braises/${ID}`).at(-1)?.body as { plan: Plan } | undefined;
+    if (!last) throw new Error('nothing was sent');
+    is(last.plan);
+  }, PATIENCE);
+}
+
+describe('the bench', () => {
+  test('says the evening in a sentence whose figures answer why', async () => {
+    const { user } = await bench();
+    const sentence = document.querySelector('.bench-sentence')?.textContent ?? '';
+    expect(sentence).toMatch(/^Begin \d\d:\d\d to eat at 19:00: .* minutes under pressure, \d+ to let down/);
+    await user.click(screen.getByText(/\d+ minutes/, { selector: '.why' }));
+    expect((await screen.findAllByText(/melt \d+ % of the collagen/, {}, PATIENCE)).length).toBeGreaterThan(0);
+  });
+
+  test('every control of the meat changes the plan, and saves by itself', async () => {
+    const { user, kitchen } = await bench();
+    await chooses(user, 'From', 'Frozen');
+    await chooses(user, 'Until', 'It pulls');
+    await chooses(user, 'Bone', 'Boned');
+    await writes(user, 'As bought', '2 kg');
+    await writes(user, 'Trimmed off', '200 g');
+    await saved(kitchen, ({ meat, target }) => {
+      expect(target).toBe('pulls');
+      expect(meat).toMatchObject({ startsFrom: 'frozen', boneIn: false, grams: 2000, trimGrams: 200 });
+    });
+  });
+
+  test('a thickness out of range is refused at its field with the range, and nothing is sent', async () => {
+    const { user, kitchen } = await bench();
+    await writes(user, 'Thickness', '70 cm');
+    expect(
+      (await screen.findByText(/0\.5 cm|0\.5 to|allowed/i, { selector: '[role="alert"], [role="alert"] *' }, PATIENCE))
+        .textContent,
+    ).toMatch(/\d/);
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    expect(sent(kitchen, 'PUT', '/api/braises')).toEqual([]);
+  });
+
+  test('undo takes the last edit back, redo brings it again', async () => {
+    const { user, kitchen } = await bench();
+    await chooses(user, 'Until', 'It slices');
+    await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await saved(kitchen, ({ target }) => expect(target).toBe('fork'));
+    await user.click(screen.getByRole('button', { name: 'Redo' }));
+    await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
+  });
+
+  test('the sear: school, pan and order, aromatics added and taken out', async () => {
+    const { user, kitchen } = await bench();
+    await station(user, 'Sear');
+    await chooses(user, 'School', 'Quick');
+    await chooses(user, 'Seared in', 'A pan');
+    await chooses(user, 'First in', 'Onion');
+    await saved(kitchen, ({ sear }) =>
+      expect(sear).toMatchObject({ school: 'quick', where: 'pan', order: 'onion-first' }),
+    );
+    const aromatics = screen.getByRole('group', { name: 'Aromatics' });
+    const before = within(aromatics).queryAllByRole('button', { name: /^Take / }).length;
+    await user.click(within(aromatics).getByRole('button', { name: /Add/ }));
+    await saved(kitchen, (plan) => expect(plan.aromatics).toHaveLength(before + 1));
+    await user.click(within(aromatics).getAllByRole('button', { name: /^Take / })[0] as HTMLElement);
+    await saved(kitchen, (plan) => expect(plan.aromatics).toHaveLength(before));
+  });
+
+  test('a pot that would burn says why, and each cause has a remedy that mends it when pressed', async () => {
+    const { user, kitchen } = await bench({
+      additions: [{ ingredient: 'tomato-paste', grams: 170, when: 'stirred-in' }],
+      liquids: [{ liquid: 'stock', ml: 250, temperatureC: 20 }],
+      deglaze: null,
+      pressureMinutes: 40,
+    });
+    const alerts = await screen.findAllByText(/Expect the burn error/, {}, PATIENCE);
+    expect(alerts.length).toBeGreaterThan(0);
+    await station(user, 'Pot and liquid');
+    await chooses(user, 'Meat', 'On a rack');
+    await saved(kitchen, ({ rack }) => expect(rack).toBe(true));
+    await picks(user, 'When, tomato paste', 'on top');
+    await saved(kitchen, ({ additions }) => expect(additions[0]?.when).toBe('on-top'));
+    await picks(user, 'Deglaze', 'Dry cider');
+    await saved(kitchen, ({ deglaze }) => expect(deglaze?.liquid).toBe('cider'));
+  });
+
+  test('liquid by school is worked out for this pot, and taken by a press', async () => {
+    const { user, kitchen } = await bench();
+    await station(user, 'Pot and liquid');
+    const schools = await screen.findByRole('group', { name: 'How much liquid, by school' }, PATIENCE);
+    const [first] = within(schools).getAllByRole('button');
+    await user.click(first as HTMLElement);
+    await saved(kitchen, ({ liquids, cooker }) => {
+      const poured = liquids.reduce((sum, { ml }) => sum + ml, 0);
+      expect(poured).toBeGreaterThanOrEqual(0);
+      expect(poured).toBeLessThanOrEqual(cooker.litres * 1000);
+    });
+  });
+
+  test('vegetables and grains are added with a texture, pinned to a place, and taken out', async () => {
+    const { user, kitchen } = await bench();
+    await station(user, 'Vegetables and grains');
+    await user.click(await screen.findByRole('button', { name: /Add a vegetable/ }, PATIENCE));
+    await saved(kitchen, ({ vegetables }) =>
+      expect(vegetables).toMatchObject([{ vegetable: 'carrot', texture: 'tender', place: 'auto' }]),
+    );
+    await picks(user, 'Texture of carrot', 'soft');
+    await picks(user, 'Place of carrot', /second run/i);
+    await saved(kitchen, ({ vegetables }) =>
+      expect(vegetables).toMatchObject([{ texture: 'soft', place: 'second-run' }]),
+    );
+    await user.click(screen.getByRole('button', { name: /Add a grain/ }));
+    await saved(kitchen, ({ grains }) => expect(grains).toMatchObject([{ grain: 'freekeh', grams: 120 }]));
+    await chooses(user, 'The meat', 'Stays in');
+    await saved(kitchen, ({ meatInSecondRun }) => expect(meatInSecondRun).toBe('in'));
+    await user.click(screen.getByRole('button', { name: 'Take carrot out' }));
+    await saved(kitchen, ({ vegetables }) => expect(vegetables).toEqual([]));
+  });
+
+  test('letting down otherwise solves the minutes anew', async () => {
+    const { user, kitchen } = await bench();
+    const minutes = (): number =>
+      Number(/(\d+) minutes under pressure/.exec(document.querySelector('.bench-sentence')?.textContent ?? '')?.[1]);
+    const before = minutes();
+    await station(user, 'Letting down');
+    await chooses(user, 'Let down', 'Valve');
+    await saved(kitchen, ({ release }) => expect(release.method).toBe('quick'));
+    // Quick instead of fifteen minutes alone: some ten more under pressure. Common practice.
+    await waitFor(() => expect(minutes()).toBeGreaterThan(before + 5), PATIENCE);
+  });
+
+  test('the sauce: thickener, body and how much of it', async () => {
+    const { user, kitchen } = await bench();
+    await station(user, 'Sauce and plate');
+    await picks(user, 'Thicken', /Potato starch/i);
+    await saved(kitchen, ({ finish }) => expect(finish.thickener).toBe('potato-starch'));
+    await picks(user, 'Body', 'thick');
+    await writes(user, 'Sauce', '400 ml');
+    await saved(kitchen, ({ finish }) => expect(finish).toMatchObject({ body: 'thick', sauceMl: 400 }));
+  });
+
+  test('the end of the run moves by the arrow keys, by five with Page, and back to what is proposed', async () => {
+    const { user, kitchen } = await bench();
+    const handle = await screen.findByRole('slider', { name: 'Minutes under pressure' }, PATIENCE);
+    const proposed = Number(handle.getAttribute('aria-valuenow'));
+    handle.focus();
+    await user.keyboard('{ArrowRight}{ArrowRight}{PageDown}');
+    await saved(kitchen, ({ pressureMinutes }) => expect(pressureMinutes).toBe(proposed + 2 - 5));
+    expect(handle.getAttribute('aria-valuetext')).toMatch(/minutes, /);
+  });
+
+  test('what if: other cuts of the same meat beside it, an old recipe’s hours, and still tough', async () => {
+    const { user } = await bench();
+    await tab(user, 'What if');
+    const other = await screen.findByRole('region', { name: 'Cut another way' }, PATIENCE);
+    await waitFor(() => expect(other.textContent).toMatch(/\d+ min/), PATIENCE);
+    const old = screen.getByRole('region', { name: 'From an old recipe' });
+    await writes(user, 'Minutes of the recipe', '210');
+    await waitFor(() => expect(old.textContent).toMatch(/\d+ min/), PATIENCE);
+    const tough = screen.getByRole('region', { name: 'Still tough' });
+    await picks(user, 'What the fork finds', /firm/);
+    await waitFor(() => expect(tough.textContent).toMatch(/\d+/), PATIENCE);
+  });
+
+  test('the clock: a side dish is put beside, with its steps, and left out again', async () => {
+    const { user, kitchen } = await bench();
+    await tab(user, 'Clock');
+    await picks(user, 'Add a side dish', 'Polenta');
+    await saved(kitchen, ({ sides }) => expect(sides.map(({ name }) => name)).toEqual(['Polenta']));
+    await user.click(await screen.findByRole('button', { name: 'Leave out Polenta' }, PATIENCE));
+    await saved(kitchen, ({ sides }) => expect(sides).toEqual([]));
+  });
+
+  test('take care: every caution with where it comes from', async () => {
+    const { user } = await bench();
+    await tab(user, 'Take care');
+    const cautions = await screen.findAllByText(/valve/i, {}, PATIENCE);
+    expect(cautions.length).toBeGreaterThan(0);
+    expect(document.body.textContent).toMatch(/manual/i);
+  });
+
+  test('digits open stations; not while something is typed', async () => {
+    const { user } = await bench();
+    await user.keyboard('2');
+    expect(await screen.findByRole('group', { name: 'School' }, PATIENCE)).toBeTruthy();
+    await user.keyboard('1');
+    const weight = await screen.findByLabelText('As bought', { selector: 'input' }, PATIENCE);
+    await user.click(weight);
+    await user.keyboard('2');
+    expect(screen.queryByRole('group', { name: 'School' })).toBeNull();
+  });
+
+  test('a plan changed elsewhere asks whose to keep', async () => {
+    const { user, kitchen } = await bench();
+    const theirs = { ...kept(aPlan({ name: 'Changed on the phone', target: 'pulls' })), revision: 5 };
+    kitchen.answers[`PUT /api/braises/${ID}`] = () => answer({ faults: [], current: theirs }, 409);
+    await chooses(user, 'Until', 'It slices');
+    await screen.findByText(/also changed on another device/, {}, PATIENCE);
+    await user.click(screen.getByRole('button', { name: 'Take theirs' }));
+    await waitFor(() => expect(screen.queryByText(/also changed on another device/)).toBeNull());
+    await waitFor(() => expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Changed on the phone'));
+  });
+
+  test('what the server’s disk cannot take is said in its words, and kept on the device', async () => {
+    const { user, kitchen } = await bench();
+    kitchen.answers[`PUT /api/braises/${ID}`] = () =>
+      answer(
+        {
+          faults: [
+            { path: '', problem: 'the disk of Hervir’s machine is full; nothing was changed', allowed: 'space' },
+          ],
+        },
+        507,
+      );
+    await chooses(user, 'Until', 'It slices');
+    expect((await screen.findByText(/disk of Hervir’s machine is full/, {}, PATIENCE)).textContent).toMatch(
+      /Kept here/,
+    );
+    expect(localStorage.getItem(`hervir.draft.${ID}`)).toContain('"slices"');
+  });
+});

@@ -1,0 +1,143 @@
+import type { BraiseRecord } from '@hervir/contract';
+import {
+  bowlsOf,
+  guideOf,
+  prepSteps,
+  printDuration,
+  printerFor,
+  TARGET_WORDS,
+  type Forecast,
+  type Guide,
+} from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { request } from '../api/client';
+import { keys } from '../api/queries';
+import { Trouble } from '../shared/trouble';
+import { useUnits } from '../shared/use-units';
+import { clockTime, dayWord, inSentence, timeOfMinute } from '../shared/words';
+import { useForecast } from '../workers/use-forecast';
+import './card.css';
+
+/** The plan on one sheet, for the wall above the stove: what to prepare, when what is done, and what to take care of. */
+export function Card(): ReactNode {
+  const { id = '' } = useParams();
+  const { system, print } = useUnits();
+  const record = useQuery({
+    queryKey: [...keys.braise(id), 'card'],
+    queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
+  });
+  const { forecast } = useForecast(record.data?.plan ?? null);
+  if (record.error) {
+    return (
+      <div className="room">
+        <Trouble what="The card cannot be shown." error={record.error} again={() => void record.refetch()} />
+      </div>
+    );
+  }
+  if (!record.data || !forecast) return <p className="room dim">Opening…</p>;
+  const { plan } = forecast;
+  const printer = printerFor(system);
+  const guide = guideOf(forecast, printer);
+  const prep = prepSteps(plan, printer);
+  const bowls = bowlsOf({ ...plan, ...forecast.placed });
+  const { clock } = forecast;
+  return (
+    <div className="room">
+      <div className="card-actions">
+        <Button type="primary" onClick={() => window.print()}>
+          Print
+        </Button>
+        <Link to={`/bench/${id}`}>Back to the bench</Link>
+      </div>
+      <article className="sheet">
+        <header>
+          <h1>{plan.name === '' ? 'A braise' : plan.name}</h1>
+          <p>
+            {clock.startAt !== null && clock.eatAt !== null && (
+              <>
+                Begin <strong>{clockTime(clock.startAt)}</strong> to eat at <strong>{clockTime(clock.eatAt)}</strong>{' '}
+                {dayWord(clock.eatAt, new Date())}.{' '}
+              </>
+            )}
+            <strong>{forecast.pressureMinutes} min</strong> under pressure in {inSentence(plan.cooker.name)},{' '}
+            {Math.round(forecast.pot.releaseMinutes)} to let down; meant so {TARGET_WORDS[plan.target]}. For{' '}
+            {plan.servings}. {printDuration(clock.totalMinutes)} in all, {printDuration(clock.handsOnMinutes)} hands-on.
+          </p>
+        </header>
+        <section>
+          <h2>Prepare</h2>
+          <ul className="ticks">
+            {prep.map(({ id: step, text }) => (
+              <li key={step}>{text}</li>
+            ))}
+          </ul>
+          {bowls.length > 0 && (
+            <dl>
+              {bowls.map(({ moment, items }, i) => (
+                <div key={`${moment}-${i}`}>
+                  <dt>{moment}</dt>
+                  <dd>{items.map(({ what, grams }) => `${what.toLowerCase()} ${print('mass', grams)}`).join(', ')}</dd>
+                </div>
+              ))}
+            </dl>
+          )}
+          <h2>Take care</h2>
+          <ul className="care">
+            {forecast.cautions.map(({ code, text }) => (
+              <li key={code}>{text}</li>
+            ))}
+          </ul>
+        </section>
+        <section>
+          <h2>Do</h2>
+          <Steps forecast={forecast} guide={guide} />
+        </section>
+      </article>
+    </div>
+  );
+}
+
+/** Every step with its time: the main work and the side dishes in one order. */
+function Steps({ forecast, guide }: { readonly forecast: Forecast; readonly guide: Guide }): ReactNode {
+  const { startAt, tasks } = forecast.clock;
+  const startOf = new Map(tasks.map(({ id, startMinute }) => [id, startMinute]));
+  const rows: { key: string; minute: number; text: string; aside: boolean }[] = [];
+  let minute = 0;
+  let task = '';
+  for (const step of guide.steps) {
+    if (step.task !== task) {
+      task = step.task;
+      minute = startOf.get(task) ?? minute;
+    }
+    // Turning a piece, or a valve, is no line of its own on a sheet.
+    const small = step.done === 'flipped' || step.done === 'batchDone' || step.minutes < 0.2;
+    if (!small || step.id.endsWith('-1')) rows.push({ key: step.id, minute, text: step.title, aside: false });
+    if (step.runsFrom === null) minute += step.minutes;
+  }
+  for (const { id, name, steps } of guide.tracks) {
+    for (const step of steps) {
+      rows.push({
+        key: `${id}-${step.id}`,
+        minute: guide.totalMinutes - step.beforeDinner,
+        text: `${name}: ${step.title}`,
+        aside: true,
+      });
+    }
+  }
+  const at = (minutes: number): string => timeOfMinute(startAt, minutes) ?? `+${Math.round(minutes)}`;
+  return (
+    <ol className="steps">
+      {[...rows]
+        .sort((a, b) => a.minute - b.minute)
+        .map(({ key, minute: from, text, aside }) => (
+          <li key={key} className={aside ? 'aside' : ''}>
+            <span className="figure">{at(from)}</span>
+            <span>{text}</span>
+          </li>
+        ))}
+    </ol>
+  );
+}

@@ -1,0 +1,74 @@
+import type { CookEventKind, CookEventPayload, StepState } from '@hervir/core';
+import { press } from '../state/cooks-store';
+import { armBell } from './bell';
+import { nowMs } from './kitchen-clock';
+import type { LiveCook } from './use-cook';
+
+/** Everything that can be pressed in a cook, each with the moment it was pressed. Any press wakes the sound too. */
+export interface CookActions {
+  /** What the big button says. */
+  readonly done: (step: StepState['step']) => void;
+  readonly otherwise: (step: StepState['step']) => void;
+  readonly more: (minutes?: number) => void;
+  readonly notYet: (step: string) => void;
+  readonly undo: () => void;
+  readonly tell: (kind: CookEventKind, payload?: CookEventPayload) => void;
+}
+
+/** The actions of one cook. */
+export function actionsOf(cook: LiveCook): CookActions {
+  return actionsVia(cook, (kind, payload = {}) => {
+    void armBell();
+    press(cook.record.id, kind, payload, nowMs());
+  });
+}
+
+/** The actions of a cook whose events go another way: a rehearsal's. */
+export function actionsVia({ state }: LiveCook, tell: CookActions['tell']): CookActions {
+  return {
+    done: (step) => tell(step.done === 'checked' ? 'stepDone' : step.done, { step: step.id }),
+    otherwise: (step) => step.otherwise && tell(step.otherwise.done, { step: step.id }),
+    more: (minutes = 1) => state.now && tell('minutesAdded', { step: state.now.step.id, minutes }),
+    notYet: (step) => tell('notYet', { step }),
+    undo: () => state.last && tell('undone', { event: state.last.id }),
+    tell,
+  };
+}
+
+/** What a linked cooker tells, in words. */
+const TOLD_WORDS: Readonly<Partial<Record<CookEventKind, string>>> = {
+  pinUp: 'pin is up',
+  timerStarted: 'it counts',
+  heaterOff: 'it has ended',
+  pinDown: 'pin is down',
+};
+
+/** What undo would take back, in the words of the button that was pressed. */
+export function lastWords({ state }: LiveCook): string | null {
+  const { last } = state;
+  if (!last) return null;
+  const own = state.steps.find(({ step }) => step.id === last.payload.step)?.step;
+  const side = state.tracks.flatMap(({ steps }) => steps).find(({ step }) => step.id === last.payload.step);
+  switch (last.kind) {
+    case 'minutesAdded':
+      return last.payload.again ? 'lid back on' : `${last.payload.minutes ?? 1} min more`;
+    case 'notYet':
+      return 'not yet';
+    case 'burn':
+      return 'burn';
+    case 'checked':
+      return `the check: ${last.payload.grade ?? ''}`;
+    case 'note':
+      return 'the note';
+    case 'weighed':
+      return 'the weight';
+    case 'finished':
+      return 'closing';
+    case 'stepStarted':
+      return `${side?.step.title ?? 'side dish'}: begun`;
+    default:
+      if (side) return `${side.step.title}: done`;
+      if (last.payload.byCooker === true) return `${TOLD_WORDS[last.kind] ?? last.kind}, told by the cooker`;
+      return own?.otherwise?.done === last.kind ? own.otherwise.button : (own?.button ?? last.kind);
+  }
+}

@@ -1,0 +1,88 @@
+import { LIMITS, printDuration } from '@hervir/core';
+import { Button, Input } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { QuantityInput } from '../shared/quantity-input';
+import { clockAt } from '../shared/words';
+import type { CookActions } from './actions';
+import { driftWords } from './drift-words';
+import type { LiveCook } from './use-cook';
+
+/** It is on the table: how it went, what it weighed, a word for next time. */
+export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
+  const { state, record } = cook;
+  const navigate = useNavigate();
+  const [note, setNote] = useState('');
+  const off = state.took.filter(({ planned, actual }) => Math.abs(actual - planned) >= 1);
+  const keepNote = (): void => {
+    if (note.trim() === '') return;
+    actions.tell('note', { text: note.trim().slice(0, 2000) });
+    setNote('');
+  };
+  const finished = state.status === 'finished';
+  return (
+    <section className="vessel now-card" aria-label="Served">
+      <p className="now-part">Served</p>
+      <h1 className="now-title">
+        On the table at {clockAt(state.dinner.at, record.guide.eatAt)}, {driftWords(state.dinner)}.
+      </h1>
+      <ul className="reasons">
+        {off.length === 0 && <li>Every part of the work took what the plan said.</li>}
+        {off.map(({ section, planned, actual }) => (
+          <li key={section}>
+            {section}: {printDuration(actual)}, planned {printDuration(planned)}.
+          </li>
+        ))}
+        {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
+        {state.notes.map(({ event, text }) => (
+          <li key={event} className="note">
+            {text}
+          </li>
+        ))}
+      </ul>
+      <div className="after-fields">
+        <label>
+          Cooked meat, weighed
+          <QuantityInput
+            label="Cooked meat, weighed"
+            kind="mass"
+            value={state.weights.cooked}
+            range={LIMITS.meatGrams}
+            onChange={(grams) => grams !== undefined && actions.tell('weighed', { what: 'cooked', grams })}
+          />
+        </label>
+        <label>
+          A word for next time
+          <Input.TextArea
+            aria-label="A word for next time"
+            rows={2}
+            maxLength={2000}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            onBlur={keepNote}
+          />
+        </label>
+      </div>
+      <div className="now-buttons">
+        {finished ? (
+          <Button size="large" onClick={() => void navigate('/')}>
+            Back to Tonight
+          </Button>
+        ) : (
+          <button
+            type="button"
+            className="big-button"
+            onClick={() => {
+              keepNote();
+              actions.tell('finished');
+              void navigate('/');
+            }}
+          >
+            Close this cook
+          </button>
+        )}
+        <p className="dim">Leftovers into shallow containers and into the fridge within two hours.</p>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+import { upperFirst } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { usePreferences } from '../state/preferences';
+import { armBell, canSpeak, ring, useBell } from './bell';
+
+/** A browser gives no sound before it was pressed: the room asks, until it may. */
+export function BellButton(): ReactNode {
+  const armed = useBell((state) => state.armed);
+  const loud = usePreferences((state) => state.loud);
+  if (armed) {
+    return (
+      <span className="bell-state bell-on">
+        <span aria-hidden>● </span>Sound is on
+      </span>
+    );
+  }
+  return (
+    <button type="button" className="pot-button bell-arm" onClick={() => void armBell().then(() => ring('turn', loud))}>
+      <span aria-hidden>▲ </span>Sound is off: press once
+    </button>
+  );
+}
+
+/** How loud, whether aloud; and what this device cannot do. */
+export function BellBar({
+  awake,
+  reached,
+  why,
+}: {
+  readonly awake: boolean | null;
+  readonly reached: boolean;
+  /** What the server says of it, where it says anything. */
+  readonly why: string | null;
+}): ReactNode {
+  const { loud, speaks, setAlarms } = usePreferences();
+  return (
+    <div className="bell-bar">
+      <label className="bell-choice">
+        <input type="checkbox" checked={loud} onChange={(event) => setAlarms({ loud: event.target.checked })} />
+        Louder
+      </label>
+      {canSpeak() && (
+        <label className="bell-choice">
+          <input type="checkbox" checked={speaks} onChange={(event) => setAlarms({ speaks: event.target.checked })} />
+          Read steps aloud
+        </label>
+      )}
+      <span className="bell-state" role="status">
+        {!reached ? (
+          <>
+            <span aria-hidden>▲ </span>
+            {why === null ? 'The server is away' : upperFirst(why)}: what you press is kept here and sent when it is
+            back
+          </>
+        ) : awake === null ? (
+          window.isSecureContext ? (
+            'This browser cannot keep the screen on'
+          ) : (
+            'Not a secure address: the screen may go dark and this page cannot be installed; all else works'
+          )
+        ) : awake ? (
+          'The screen stays on'
+        ) : (
+          ''
+        )}
+      </span>
+    </div>
+  );
+}

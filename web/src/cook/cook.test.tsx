@@ -1,0 +1,151 @@
+/** @jest-environment jsdom */
+import type { CookEvent } from '@hervir/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import type { UserEvent } from '@testing-library/user-event';
+import { answer } from '../testing/answer';
+import { aCook, aKitchen, openRoom, PATIENCE, sent, standAt, type PretendKitchen } from '../testing/kitchen';
+
+jest.setTimeout(60_000);
+standAt('2027-01-17T15:40:00Z');
+
+async function pot(kitchen = aKitchen({ running: [aCook()] })): Promise<{ kitchen: PretendKitchen; user: UserEvent }> {
+  const opened = openRoom(`/cook/${kitchen.running[0]?.id ?? ''}`, kitchen);
+  await screen.findByRole('region', { name: 'Now' }, PATIENCE);
+  return opened;
+}
+const title = (): string => screen.getByRole('heading', { level: 1 }).textContent ?? '';
+const big = (): HTMLElement => document.querySelector('[aria-label="Now"] .big-button') as HTMLElement;
+/** Everything that was pressed and sent, in order. */
+const events = (kitchen: PretendKitchen): CookEvent[] =>
+  sent(kitchen, 'POST', '/api/cooks/').flatMap(({ body }) => (body as { events: CookEvent[] }).events);
+/** Presses the big button until the room says something. */
+async function until(user: UserEvent, wanted: RegExp): Promise<void> {
+  for (let i = 0; i < 60 && !wanted.test(title()); i += 1) {
+    const before = title();
+    await user.click(big());
+    await waitFor(() => expect(title()).not.toBe(before), PATIENCE);
+  }
+  expect(title()).toMatch(wanted);
+}
+
+describe('at the pot', () => {
+  test('one thing to do, a button that says what has happened, and the next thing follows; each press is sent once', async () => {
+    const { user, kitchen } = await pot();
+    const first = title();
+    await user.click(big());
+    await waitFor(() => expect(title()).not.toBe(first));
+    await waitFor(() => expect(events(kitchen)).toHaveLength(1), PATIENCE);
+    expect(events(kitchen)[0]?.kind).toBe('stepDone');
+    expect(events(kitchen)[0]?.at).toMatch(/^2027-01-17T15:4/);
+  });
+
+  test('undo takes back what was pressed, by its name', async () => {
+    const { user, kitchen } = await pot();
+    const first = title();
+    await user.click(big());
+    await waitFor(() => expect(title()).not.toBe(first));
+    await user.click(await screen.findByRole('button', { name: /^Undo: / }));
+    await waitFor(() => expect(title()).toBe(first));
+    await waitFor(() => expect(events(kitchen).map(({ kind }) => kind)).toEqual(['stepDone', 'undone']), PATIENCE);
+  });
+
+  test('Space is the big button, P is pin up where the pin is awaited, M a minute more', async () => {
+    const { user, kitchen } = await pot();
+    const first = title();
+    await user.keyboard(' ');
+    await waitFor(() => expect(title()).not.toBe(first));
+    await until(user, /pin/i);
+    await user.keyboard('p');
+    await waitFor(() => expect(events(kitchen).some(({ kind }) => kind === 'pinUp')).toBe(true), PATIENCE);
+    await user.keyboard('m');
+    await waitFor(
+      () => expect(events(kitchen).at(-1)).toMatchObject({ kind: 'minutesAdded', payload: { minutes: 1 } }),
+      PATIENCE,
+    );
+  });
+
+  test('the way to the check: a valve is opened with its caution beside it, six words for the fork, and too firm puts the lid back', async () => {
+    const { user, kitchen } = await pot();
+    await until(user, /valve/i);
+    await until(user, /Try a piece/);
+    const now = screen.getByRole('region', { name: 'Now' });
+    for (const word of ['Chewy', 'Firm', 'Slices clean', 'Fork turns easily', 'Pulls apart', 'Falls to threads']) {
+      expect(now.textContent).toContain(word);
+    }
+    await user.click(within(now).getByRole('button', { name: /^Firm/ }));
+    const back = await within(now).findByRole('button', { name: /^Lid back on(: up| for \d+ min)/ }, PATIENCE);
+    await user.click(back);
+    await waitFor(
+      () =>
+        expect(events(kitchen).map(({ kind }) => kind)).toEqual(expect.arrayContaining(['checked', 'minutesAdded'])),
+      PATIENCE,
+    );
+    const added = events(kitchen).find(({ kind }) => kind === 'minutesAdded');
+    expect(added?.payload.minutes).toBeGreaterThanOrEqual(0);
+    expect(added?.payload.again?.reheatMinutes).toBeGreaterThan(0);
+  });
+
+  test('every step that can hurt says so where it stands', async () => {
+    const { user } = await pot();
+    const said = new Set<string>();
+    for (let i = 0; i < 60 && !/On the table/.test(title()); i += 1) {
+      for (const note of screen.queryAllByRole('note')) said.add(note.textContent ?? '');
+      const before = title();
+      await user.click(big());
+      await waitFor(() => expect(title()).not.toBe(before), PATIENCE);
+    }
+    const all = [...said].join(' | ');
+    // The pages of the job that name what can hurt: board, gasket and valve, steam at the valve, lid.
+    for (const word of [/raw meat/i, /gasket|rim/i, /valve/i, /lid/i]) expect(all).toMatch(word);
+  });
+
+  test('while the server is away presses count, wait here, and say so; then they are sent in order', async () => {
+    const { user, kitchen } = await pot();
+    kitchen.away = true;
+    const first = title();
+    await user.click(big());
+    await waitFor(() => expect(title()).not.toBe(first));
+    const second = title();
+    await user.click(big());
+    await waitFor(() => expect(title()).not.toBe(second));
+    expect(await screen.findByText(/server is away: what you press is kept here/, {}, PATIENCE)).toBeTruthy();
+    kitchen.away = false;
+    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(3), PATIENCE);
+    expect(new Set(kitchen.running[0]?.events.map(({ id }) => id)).size).toBe(3);
+  });
+
+  test('a full disk is said in its own words, and what was pressed is not thrown away', async () => {
+    const kitchen = aKitchen({ running: [aCook()] });
+    const address = `POST /api/cooks/${kitchen.running[0]?.id ?? ''}/events`;
+    kitchen.answers[address] = () =>
+      answer(
+        {
+          faults: [
+            { path: '', problem: 'the disk of Hervir’s machine is full; nothing was changed', allowed: 'space' },
+          ],
+        },
+        507,
+      );
+    const { user } = await pot(kitchen);
+    await user.click(big());
+    expect(await screen.findByText(/disk of Hervir’s machine is full/, {}, PATIENCE)).toBeTruthy();
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('hervir.press.'))).toHaveLength(1);
+    delete kitchen.answers[address];
+    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(2), PATIENCE);
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('hervir.press.'))).toHaveLength(0);
+  });
+
+  test('something’s wrong leads to Rescue, which knows this cook', async () => {
+    const { user } = await pot();
+    await user.click(screen.getByRole('button', { name: /wrong/ }));
+    await waitFor(() => expect(window.location.pathname).toBe('/rescue'));
+    expect(window.location.search).toContain('cook=5e4177b8');
+    await user.click(await screen.findByRole('link', { name: /pin will not rise/i }, PATIENCE));
+    expect((await screen.findAllByText(/valve/i, {}, PATIENCE)).length).toBeGreaterThan(0);
+  });
+
+  test('a cook that is not there is said, with a way on', async () => {
+    openRoom('/cook/7e4177b8-253c-4e42-895e-09934a6c47c2', aKitchen());
+    expect(await screen.findByText('This cook is not here', {}, PATIENCE)).toBeTruthy();
+  });
+});

@@ -1,0 +1,209 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, type ReactNode } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import type { CookRecord } from '@hervir/contract';
+import { Refused, request } from '../api/client';
+import { useRunning, useSettings } from '../api/queries';
+import { isPressing, isTyping } from '../app/shortcuts';
+import { Nothing } from '../shared/nothing';
+import { Trouble } from '../shared/trouble';
+import { useUnits } from '../shared/use-units';
+import { receiveCooks, useCooks } from '../state/cooks-store';
+import { keptRunning } from '../state/device-cooks';
+import { usePreferences } from '../state/preferences';
+import { useForecast } from '../workers/use-forecast';
+import { actionsOf, lastWords, type CookActions } from './actions';
+import { AfterCard } from './after-card';
+import { speak } from './bell';
+import { BellBar, BellButton } from './bell-bar';
+import './cook.css';
+import { CookLine } from './cook-line';
+import { DinnerCard } from './dinner-card';
+import { LinkedCooker } from './linked-cooker';
+import { MeanwhileCard } from './meanwhile-card';
+import { NextCard } from './next-card';
+import { NowCard } from './now-card';
+import { useCook, type LiveCook } from './use-cook';
+import { useMeat } from './use-meat';
+import { useWakeLock } from './use-wake-lock';
+
+/** At the pot without a cook named: the one that runs, or how to begin one. */
+export function CookDoor(): ReactNode {
+  const running = useRunning();
+  if (running.isPending) return <p className="room dim">Opening…</p>;
+  // With the server away, what this device kept is what there is.
+  const [cook] = running.error ? Object.values(keptRunning()) : running.data;
+  if (cook) return <Navigate to={`/cook/${cook.id}`} replace />;
+  if (running.error) {
+    return (
+      <div className="room">
+        <Trouble
+          what="What is on the fire cannot be shown."
+          error={running.error}
+          again={() => void running.refetch()}
+        />
+      </div>
+    );
+  }
+  return (
+    <Nothing
+      title="Nothing is on the fire"
+      ways={[
+        { label: 'To the bench', to: '/bench' },
+        { label: 'Rehearse first', to: '/rehearse' },
+      ]}
+    >
+      Open a plan on the bench and press “Start cooking”.
+    </Nothing>
+  );
+}
+
+/** One cook, at the pot. */
+export function Cook(): ReactNode {
+  const { id = '' } = useParams();
+  const cook = useCook(id);
+  const opened = useQuery({
+    queryKey: ['cook', id],
+    queryFn: async () => {
+      const record = await request<CookRecord>('GET', `/cooks/${id}`);
+      receiveCooks([record]);
+      return record;
+    },
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  if (cook) return <AtThePot key={id} cook={cook} />;
+  if (opened.error instanceof Refused && opened.error.status === 404) {
+    return (
+      <Nothing title="This cook is not here" ways={[{ label: 'Back to Tonight', to: '/' }]}>
+        It was never begun in this kitchen, or thrown away.
+      </Nothing>
+    );
+  }
+  if (opened.error) {
+    return (
+      <div className="room">
+        <Trouble what="The cook cannot be opened." error={opened.error} again={() => void opened.refetch()} />
+      </div>
+    );
+  }
+  return <p className="room dim">Opening…</p>;
+}
+
+/** Space is the big button; single letters are the rest, unless something else has the focus. */
+export function usePotKeys(cook: LiveCook, actions: CookActions, letterKeys: boolean, onBurn: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return;
+      const { state } = cook;
+      if (event.code === 'Space') {
+        if (isPressing(event.target)) return;
+        event.preventDefault();
+        // What the big button says, whatever it says: there is one at most.
+        document.querySelector<HTMLButtonElement>('.big-button:enabled')?.click();
+        return;
+      }
+      if (!letterKeys) return;
+      switch (event.key.toLowerCase()) {
+        case 'p': {
+          const pin = state.steps.find(({ step: one, doneAt }) => one.done === 'pinUp' && doneAt === null);
+          if (pin) actions.tell('pinUp', { step: pin.step.id });
+          break;
+        }
+        case 'm':
+          actions.more();
+          break;
+        case 'b':
+          onBurn();
+          break;
+        case 'u':
+          actions.undo();
+          break;
+        default:
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [cook, actions, letterKeys, onBurn]);
+}
+
+/** The line under the clock while the meat cooks on. */
+function asideOf(
+  cook: LiveCook,
+  coreC: number | null,
+  print: (kind: 'temperature', value: number) => string,
+): string | null {
+  const section = cook.state.now?.step.section;
+  if (coreC === null) return null;
+  if (section === 'Letting down') return `The meat is still cooking: ${print('temperature', coreC)} in the middle.`;
+  if (section === 'Under pressure' || section === 'Coming to pressure') {
+    return `${print('temperature', coreC)} in the middle of the meat now.`;
+  }
+  return null;
+}
+
+function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
+  const { record, state } = cook;
+  const settings = useSettings().data;
+  const { print } = useUnits();
+  const navigate = useNavigate();
+  const reached = useCooks((store) => store.reached);
+  const why = useCooks((store) => store.why);
+  const refused = useCooks((store) => store.refused[record.id]);
+  const speaks = usePreferences((store) => store.speaks);
+  const actions = actionsOf(cook);
+  const { forecast } = useForecast(record.plan);
+  const { meat, times } = useMeat(state.status === 'finished' ? null : cook);
+  const letterKeys = settings?.letterKeys ?? true;
+  const awake = useWakeLock(state.status === 'cooking');
+  const burn = (): void => {
+    actions.tell('burn');
+    void navigate(`/rescue/burn?cook=${record.id}`);
+  };
+  usePotKeys(cook, actions, letterKeys, burn);
+  const title = state.now?.step.title;
+  useEffect(() => {
+    if (speaks && title !== undefined) speak(title);
+  }, [speaks, title]);
+  const over = state.status === 'served' || state.status === 'finished';
+  const undo = lastWords(cook);
+  return (
+    <div className="room pot-room">
+      <div className="pot-grid">
+        {over ? (
+          <AfterCard cook={cook} actions={actions} />
+        ) : (
+          <NowCard
+            cook={cook}
+            actions={actions}
+            keysShown={letterKeys}
+            aside={asideOf(cook, meat?.coreC ?? null, print)}
+            onWrong={() => void navigate(`/rescue?cook=${record.id}`)}
+          />
+        )}
+        <div className="pot-side">
+          <DinnerCard cook={cook} />
+          {!over && <NextCard cook={cook} />}
+          <MeanwhileCard cook={cook} actions={actions} />
+          <div className="now-others">
+            <BellButton />
+            {undo !== null && (
+              <button type="button" className="pot-button" onClick={actions.undo}>
+                Undo: {undo}
+              </button>
+            )}
+          </div>
+        </div>
+      </div>
+      {refused && (
+        <p role="alert" className="pot-refused">
+          <span aria-hidden>▲ </span>Not kept: {refused.problem}; allowed: {refused.allowed}.
+        </p>
+      )}
+      {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} times={times} />}
+      <BellBar awake={awake} reached={reached} why={why} />
+      {!over && <LinkedCooker cook={cook} />}
+    </div>
+  );
+}

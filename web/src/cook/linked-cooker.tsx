@@ -1,0 +1,78 @@
+import type { CookLink, RehearsalMessages } from '@hervir/contract';
+import type { CookerCommand, Frame } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { request } from '../api/client';
+import { queryClient } from '../api/queries';
+import type { LiveCook } from './use-cook';
+
+/** Fetched only where a cook is linked. */
+const CookerPanel = lazy(() => import('../rehearse/cooker-panel').then((module) => ({ default: module.CookerPanel })));
+
+/** The last frame of a linked cooker; null while it is not linked, or has told nothing yet. */
+function useTelemetry(id: string, linked: boolean): Frame | null {
+  const [frame, setFrame] = useState<Frame | null>(null);
+  useEffect(() => {
+    if (!linked) return;
+    const source = new EventSource(`/api/cooks/${id}/link/telemetry`);
+    source.addEventListener('frames', ({ data }: MessageEvent<string>) => {
+      const { frames } = JSON.parse(data) as Pick<RehearsalMessages['frames'], 'frames'>;
+      setFrame((before) => frames.at(-1) ?? before);
+    });
+    return () => {
+      source.close();
+      setFrame(null);
+    };
+  }, [id, linked]);
+  return frame;
+}
+
+/** Links a cook to the simulated cooker: pin, count and end then come by themselves, and its controls stand here. */
+export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
+  const { id, plan, guide } = cook.record;
+  const key = ['cook-link', id];
+  const link = useQuery({ queryKey: key, queryFn: () => request<CookLink>('GET', `/cooks/${id}/link`) });
+  const [said, setSaid] = useState<string | null>(null);
+  const linked = link.data?.cooker === 'simulated';
+  const frame = useTelemetry(id, linked);
+  const change = async (): Promise<void> => {
+    try {
+      queryClient.setQueryData(key, await request<CookLink>(linked ? 'DELETE' : 'PUT', `/cooks/${id}/link`));
+      setSaid(null);
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const send = async (command: CookerCommand): Promise<void> => {
+    const { refused } = await request<{ refused: string | null }>('POST', `/cooks/${id}/link/commands`, command);
+    setSaid(refused);
+  };
+  const minutes = Math.round(guide.steps.find(({ done }) => done === 'heaterOff')?.minutes ?? 30);
+  return (
+    <div className="linked-cooker">
+      <div className="linked-row">
+        <button type="button" className="pot-button" onClick={() => void change()}>
+          {linked ? 'Unlink the simulated cooker' : 'Link the simulated cooker'}
+        </button>
+        <span className="dim" role="status">
+          {said ??
+            (linked
+              ? plan.cooker.kind === 'electric'
+                ? 'Pin, count and end come by themselves, marked as the cooker’s.'
+                : 'It follows what you press; a stovetop pot tells nothing by itself.'
+              : 'No real cooker is linked: you press what you see.')}
+        </span>
+      </div>
+      {frame && (
+        <Suspense fallback={null}>
+          <CookerPanel
+            frame={frame}
+            cooker={plan.cooker}
+            minutes={minutes}
+            onCommand={(command) => void send(command)}
+          />
+        </Suspense>
+      )}
+    </div>
+  );
+}

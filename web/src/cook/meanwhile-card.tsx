@@ -1,0 +1,129 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { clockAt, countdown } from '../shared/words';
+import type { CookActions } from './actions';
+import { useRunningCooks, type LiveCook } from './use-cook';
+
+interface Item {
+  readonly key: string;
+  readonly when: string;
+  readonly what: string;
+  /** Runs: how long still; below zero, how long over. */
+  readonly left: number | null;
+  readonly rings: boolean;
+  readonly button: { readonly name: string; readonly press: () => void } | null;
+  readonly to?: string;
+}
+
+/** Soon enough to be shown beside the main work, ms. */
+const SOON = 45 * 60_000;
+
+function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
+  const found: Item[] = [];
+  for (const { name, now: at, dueAt } of state.tracks) {
+    if (!at) continue;
+    const { step, startedAt } = at;
+    const timer = state.timers.find(({ id }) => id === step.id);
+    if (startedAt !== null) {
+      found.push({
+        key: step.id,
+        when: 'now',
+        what: `${name}: ${step.title}`,
+        left: startedAt + step.minutes * 60_000 - now,
+        rings: timer?.rings === true,
+        button: { name: 'Done', press: () => actions.tell('stepDone', { step: step.id }) },
+      });
+    } else if (dueAt !== null && dueAt - now < SOON) {
+      found.push({
+        key: step.id,
+        when: dueAt <= now ? 'now' : clockAt(dueAt, record.guide.eatAt),
+        what: `${name}: ${step.title}`,
+        left: null,
+        rings: timer?.rings === true,
+        button: { name: 'Begun', press: () => actions.tell('stepStarted', { step: step.id }) },
+      });
+    }
+  }
+  state.steps.forEach(({ step, startsAt, doneAt }, i) => {
+    if (i <= state.position || doneAt !== null) return;
+    const timer = state.timers.find(({ id }) => id === step.id);
+    if (timer) {
+      found.push({
+        key: step.id,
+        when: 'now',
+        what: step.title,
+        left: timer.endsAt - now,
+        rings: timer.rings,
+        button: null,
+      });
+    } else if (step.earlyFromMinute !== null && !state.timers.some(({ id }) => id === state.steps[i + 1]?.step.id)) {
+      const heat = state.steps[i + 1];
+      const due = startsAt - (heat?.minutes ?? 0) * 60_000;
+      found.push({
+        key: step.id,
+        when: due <= now ? 'now' : clockAt(due, record.guide.eatAt),
+        what: step.title,
+        left: null,
+        rings: false,
+        button: { name: step.button, press: () => actions.tell(step.done, { step: step.id }) },
+      });
+    }
+  });
+  return found;
+}
+
+/** What runs or is to be begun beside the main work: side dishes, the heating pot, another cook. */
+export function MeanwhileCard({
+  cook,
+  actions,
+}: {
+  readonly cook: LiveCook;
+  readonly actions: CookActions;
+}): ReactNode {
+  const others = useRunningCooks()
+    .filter(({ record }) => record.id !== cook.record.id)
+    .map(({ record, state, now }): Item => {
+      const timer = state.timers[0];
+      return {
+        key: record.id,
+        when: 'now',
+        what: `${record.name}: ${state.now?.step.title ?? 'served'}`,
+        left: timer ? timer.endsAt - now : null,
+        rings: timer?.rings === true,
+        button: null,
+        to: `/cook/${record.id}`,
+      };
+    });
+  const all = [...items(cook, actions), ...others];
+  return (
+    <section className="vessel side-card" aria-label="Meanwhile">
+      <h2>Meanwhile</h2>
+      {all.length === 0 ? (
+        <p className="dim">Nothing is waiting for you.</p>
+      ) : (
+        <ul className="ahead">
+          {all.map(({ key, when, what, left, rings, button, to }) => (
+            <li key={key} className={rings ? 'rings' : ''}>
+              <span className="figure">{when}</span>
+              <span>
+                {to === undefined ? what : <Link to={to}>{what}</Link>}
+                {left !== null && (
+                  <small className="figure">
+                    {countdown(left)}
+                    {left < 0 ? ' over' : ''}
+                  </small>
+                )}
+              </span>
+              {button && (
+                <button type="button" className="pot-button small" onClick={button.press}>
+                  {button.name}
+                  <span className="visually-hidden">: {what}</span>
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

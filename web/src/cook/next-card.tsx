@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+import { clockAt } from '../shared/words';
+import type { LiveCook } from './use-cook';
+
+/** What comes after this, with the time it will be. */
+export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
+  const { state, record } = cook;
+  const ahead = state.steps
+    .slice(state.position + 1)
+    .filter(({ minutes, step }) => minutes > 0 || step.earlyFromMinute === null)
+    .slice(0, 3);
+  return (
+    <section className="vessel side-card" aria-label="Next">
+      <h2>Next</h2>
+      {ahead.length === 0 ? (
+        <p className="dim">Nothing more: then it is eaten.</p>
+      ) : (
+        <ol className="ahead">
+          {ahead.map(({ step, startsAt, minutes }) => (
+            <li key={step.id}>
+              <span className="figure">{clockAt(startsAt, record.guide.eatAt)}</span>
+              <span>
+                {step.title}
+                {step.counts && minutes >= 1 && <small>{Math.round(minutes)} min</small>}
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}

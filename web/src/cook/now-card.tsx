@@ -1,0 +1,99 @@
+import { isCheck, SECTIONS, type Grade } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { countdown } from '../shared/words';
+import type { CookActions } from './actions';
+import { CheckCard } from './check-card';
+import type { LiveCook } from './use-cook';
+
+/** "Letting down, part 8 of 12". */
+export function whereInWork({ state }: LiveCook): string {
+  const parts = SECTIONS.filter((section) => state.steps.some(({ step }) => step.section === section));
+  const section = state.now?.step.section;
+  return section === undefined ? '' : `${section}, part ${parts.indexOf(section) + 1} of ${parts.length}`;
+}
+
+interface Props {
+  readonly cook: LiveCook;
+  readonly actions: CookActions;
+  /** Single keys are on, so that they can be shown. */
+  readonly keysShown: boolean;
+  /** A line of the reckoning under the clock. */
+  readonly aside: string | null;
+  /** Where "Something’s wrong" leads. */
+  readonly onWrong: () => void;
+  /** What the fork finds, where that is not for the cook to say: in a rehearsal. */
+  readonly fork?: Grade | null;
+}
+
+/** The one thing to do now, and the one big button that says it has happened. */
+export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null }: Props): ReactNode {
+  const { state, now } = cook;
+  const current = state.now;
+  if (!current) return null;
+  const { step } = current;
+  const timer = state.timers.find(({ id }) => id === step.id);
+  const left = timer ? timer.endsAt - now : null;
+  const over = left !== null && left < 0;
+  const usual = Math.round(current.minutes);
+  const ringing = timer?.rings === true;
+  const check = isCheck(step);
+  return (
+    <section className={`vessel now-card ${over ? step.alarm : ''}`} aria-label="Now">
+      <p className="now-part">{whereInWork(cook)}</p>
+      <h1 className="now-title">{step.title}</h1>
+      {timer !== undefined && left !== null && step.counts ? (
+        <p className={over ? 'now-clock over' : 'now-clock'} role="timer" aria-label={over ? 'Time over' : 'Time left'}>
+          {countdown(left)}
+          {over && <span className="now-over">over</span>}
+        </p>
+      ) : (
+        usual > 0 && !check && <p className="now-usual">about {usual} min</p>
+      )}
+      {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
+      {aside !== null && <p className="now-detail">{aside}</p>}
+      {step.caution !== null && (
+        <p className="now-caution" role="note">
+          <span aria-hidden>▲ </span>
+          {step.caution}
+        </p>
+      )}
+      <div className="now-buttons">
+        {check ? (
+          <CheckCard cook={cook} actions={actions} keysShown={keysShown} fork={fork} />
+        ) : (
+          <button type="button" className="big-button" onClick={() => actions.done(step)}>
+            {step.button}
+            {keysShown && <kbd>Space</kbd>}
+          </button>
+        )}
+        <div className="now-others">
+          {!check && (
+            <button type="button" className="pot-button" onClick={() => actions.more()}>
+              One more minute
+            </button>
+          )}
+          {step.otherwise !== null ? (
+            <button type="button" className="pot-button" onClick={() => actions.otherwise(step)}>
+              {step.otherwise.button}
+            </button>
+          ) : (
+            !check && (
+              <button
+                type="button"
+                className="pot-button"
+                disabled={!ringing}
+                title="Quiet for a minute; nothing is changed"
+                onClick={() => actions.notYet(step.id)}
+              >
+                Not yet
+              </button>
+            )
+          )}
+          <button type="button" className="pot-button wrong" onClick={onWrong}>
+            Something’s wrong
+          </button>
+        </div>
+      </div>
+    </section>
+  );
+}

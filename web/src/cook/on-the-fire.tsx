@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { clockAt } from '../shared/words';
+import { driftWords } from './drift-words';
+import { useRunningCooks } from './use-cook';
+
+/** What is cooking now, on Tonight: its dinner, and the way to its pot. */
+export function OnTheFire(): ReactNode {
+  const cooks = useRunningCooks();
+  if (cooks.length === 0) return null;
+  return (
+    <section aria-label="On the fire" style={{ marginTop: 24 }}>
+      <h2 style={{ marginBottom: 10 }}>On the fire</h2>
+      <ul className="plan-grid">
+        {cooks.map(({ record, state }) => (
+          <li key={record.id} className="vessel plan-item">
+            <Link to={`/cook/${record.id}`}>
+              <strong>{record.name}</strong>
+              <span className="begin-at" style={{ color: 'var(--ember)' }}>
+                {state.status === 'served' ? 'on the table' : `dinner ${clockAt(state.dinner.at, record.guide.eatAt)}`}{' '}
+                <small>{driftWords(state.dinner)}</small>
+              </span>
+              <span className="plan-facts">
+                <span>{state.now?.step.title ?? 'Served: close it with a word for next time'}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

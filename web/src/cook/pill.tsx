@@ -1,0 +1,92 @@
+import type { Alarm } from '@hervir/core';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import { countdown } from '../shared/words';
+import { usePreferences } from '../state/preferences';
+import { ring, speak } from './bell';
+import './pill.css';
+import { useRunningCooks, type LiveCook } from './use-cook';
+
+interface Ringing {
+  readonly id: string;
+  readonly label: string;
+  readonly alarm: Exclude<Alarm, 'none'>;
+  readonly cook: string;
+}
+
+/** All that rings now, danger first. */
+function ringingIn(cooks: readonly LiveCook[]): Ringing[] {
+  return cooks
+    .flatMap(({ record, state }) =>
+      state.timers.flatMap(({ id, label, alarm, rings }): Ringing[] =>
+        rings && alarm !== 'none' ? [{ id, label, alarm, cook: record.id }] : [],
+      ),
+    )
+    .sort((a, b) => (a.alarm === b.alarm ? 0 : a.alarm === 'danger' ? -1 : 1));
+}
+
+/** Sounds again so often while nobody answers, ms. */
+const EVERY: Readonly<Record<Ringing['alarm'], number>> = { turn: 4000, danger: 1800 };
+
+/** Rings by sound, voice, title and the whole screen, for as long as something is up and nobody has said so. */
+function useRinging(ringing: Ringing | undefined): void {
+  const { loud, speaks } = usePreferences();
+  const alarm = ringing?.alarm;
+  const label = ringing?.label;
+  useEffect(() => {
+    if (alarm === undefined || label === undefined) return;
+    ring(alarm, loud);
+    if (speaks) speak(label);
+    const again = setInterval(() => ring(alarm, loud), EVERY[alarm]);
+    const title = document.title;
+    document.title = `${alarm === 'danger' ? '■' : '▲'} ${label}`;
+    document.documentElement.dataset['rings'] = alarm;
+    return () => {
+      clearInterval(again);
+      document.title = title;
+      delete document.documentElement.dataset['rings'];
+    };
+  }, [alarm, label, loud, speaks]);
+}
+
+/** The running cooks in every room: what is counted down, one press from the pot. */
+export function Pill(): ReactNode {
+  const cooks = useRunningCooks();
+  const ringing = useMemo(() => ringingIn(cooks), [cooks]);
+  useRinging(ringing[0]);
+  const told = useRef('');
+  const say = ringing[0]?.label ?? '';
+  useEffect(() => {
+    told.current = say;
+  }, [say]);
+  return (
+    <>
+      <div className="pills" role="group" aria-label="On the fire">
+        {cooks.map(({ record, state, now }) => {
+          const timer = state.timers.find(({ id }) => id === state.now?.step.id) ?? state.timers[0];
+          const rings = ringing.some(({ cook }) => cook === record.id);
+          const left = timer ? timer.endsAt - now : null;
+          const section = state.status === 'served' ? 'Served' : (state.now?.step.section ?? '');
+          return (
+            <NavLink key={record.id} to={`/cook/${record.id}`} className={rings ? 'pill rings' : 'pill'}>
+              <span className="pill-name">
+                {rings && <span aria-hidden>▲ </span>}
+                {cooks.length > 1 ? record.name : section}
+              </span>
+              {left !== null && (
+                <span className="figure">
+                  {countdown(left)}
+                  {left < 0 ? ' over' : ''}
+                </span>
+              )}
+              <span className="visually-hidden">At the pot: {record.name}</span>
+            </NavLink>
+          );
+        })}
+      </div>
+      <span className="visually-hidden" role="alert">
+        {say}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,160 @@
+import type { LogItem } from '@hervir/contract';
+import {
+  CUTS,
+  cutById,
+  DEFAULT_KITCHEN,
+  GRADES,
+  LIMITS,
+  newPlan,
+  TARGETS,
+  type Form,
+  type Grade,
+  type Target,
+} from '@hervir/core';
+import { App, Input, InputNumber, Modal, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState, type ReactNode } from 'react';
+import { newId, request } from '../api/client';
+import { queryClient, useCookers, useSettings } from '../api/queries';
+import { Field } from '../shared/field';
+import { QuantityInput } from '../shared/quantity-input';
+import { FORM_PHRASES, GRADE_WORDS, wallClockOn } from '../shared/words';
+import { cutName } from './words';
+
+/** A cook from before, by its few figures that matter. */
+export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
+  const { message } = App.useApp();
+  const cookers = useCookers().data ?? [];
+  const kitchen = useSettings().data?.kitchen ?? DEFAULT_KITCHEN;
+  const [id] = useState(newId);
+  const [day, setDay] = useState(dayjs().format('YYYY-MM-DD'));
+  const [cut, setCut] = useState('beef-chuck');
+  const [form, setForm] = useState<Form>('chunks');
+  const [grams, setGrams] = useState(1500);
+  const [cooker, setCooker] = useState<string | null>(null);
+  const [minutes, setMinutes] = useState(40);
+  const [target, setTarget] = useState<Target>('fork');
+  const [grade, setGrade] = useState<Grade>('fork');
+  const [notes, setNotes] = useState('');
+  const pot = cookers.find((one) => one.id === cooker)?.cooker ?? cookers[0]?.cooker;
+  const save = async (): Promise<void> => {
+    const plan = {
+      ...newPlan({ cut, form, grams, target, kitchen, ...(pot ? { cooker: pot } : {}) }),
+      pressureMinutes: minutes,
+    };
+    try {
+      await request<LogItem>('POST', '/log', { id, servedAt: wallClockOn(day, '19:00'), plan, minutes, grade, notes });
+      await queryClient.invalidateQueries();
+      close();
+    } catch (error) {
+      void message.error(`Not added: ${error instanceof Error ? error.message : String(error)}`);
+    }
+  };
+  return (
+    <Modal title="Add a past cook" open okText="Add it" onOk={() => void save()} onCancel={close}>
+      <div className="fields past-cook">
+        <Field label="Day">
+          {(at) => (
+            <Input
+              id={at}
+              type="date"
+              value={day}
+              max={dayjs().format('YYYY-MM-DD')}
+              onChange={(event) => event.target.value !== '' && setDay(event.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Cut">
+          {(at) => (
+            <Select
+              id={at}
+              showSearch={{ optionFilterProp: 'label' }}
+              value={cut}
+              options={CUTS.map((one) => ({ value: one.id, label: cutName(one.id) }))}
+              onChange={(next) => {
+                setCut(next);
+                const { forms } = cutById(next);
+                if (!forms.includes(form)) setForm(forms[0] ?? 'whole');
+              }}
+            />
+          )}
+        </Field>
+        <Field label="Cut how">
+          {(at) => (
+            <Select
+              id={at}
+              value={form}
+              options={cutById(cut).forms.map((one) => ({ value: one, label: FORM_PHRASES[one] }))}
+              onChange={setForm}
+            />
+          )}
+        </Field>
+        <Field label="How much">
+          {() => (
+            <QuantityInput
+              label="How much meat"
+              kind="mass"
+              value={grams}
+              range={LIMITS.meatGrams}
+              onChange={(next) => next !== undefined && setGrams(next)}
+            />
+          )}
+        </Field>
+        <Field label="Cooker">
+          {(at) => (
+            <Select
+              id={at}
+              value={cooker ?? cookers[0]?.id ?? null}
+              placeholder="a middling electric pot"
+              options={cookers.map((one) => ({ value: one.id, label: one.cooker.name }))}
+              onChange={setCooker}
+            />
+          )}
+        </Field>
+        <Field label="Under pressure">
+          {(at) => (
+            <InputNumber
+              id={at}
+              suffix="min"
+              min={0}
+              max={LIMITS.pressureMinutes.max}
+              value={minutes}
+              onChange={(next) => next !== null && setMinutes(next)}
+            />
+          )}
+        </Field>
+        <Field label="It was to be">
+          {(at) => (
+            <Select
+              id={at}
+              value={target}
+              options={TARGETS.map((one) => ({ value: one, label: GRADE_WORDS[one] }))}
+              onChange={setTarget}
+            />
+          )}
+        </Field>
+        <Field label="It came out">
+          {(at) => (
+            <Select
+              id={at}
+              value={grade}
+              options={GRADES.map((one) => ({ value: one, label: GRADE_WORDS[one] }))}
+              onChange={setGrade}
+            />
+          )}
+        </Field>
+        <Field label="A word on it">
+          {(at) => (
+            <Input.TextArea
+              id={at}
+              rows={2}
+              maxLength={4000}
+              value={notes}
+              onChange={(event) => setNotes(event.target.value)}
+            />
+          )}
+        </Field>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,149 @@
+import type { CookState, Guide, SectionName } from '@hervir/core';
+import { scaleTime } from 'd3-scale';
+import type { ReactNode } from 'react';
+import { useWidth } from '../shared/use-width';
+import { clockAt } from '../shared/words';
+
+const HEIGHT = 108;
+const ROWS = { planned: 24, actual: 58 } as const;
+const BAR = 24;
+const LEFT = 66;
+/** Room for half of the last clock time, px. */
+const LAST_LABEL = 26;
+
+interface Part {
+  readonly section: SectionName;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Consecutive steps of one part as one bar. */
+function joined(parts: readonly Part[]): Part[] {
+  const found: Part[] = [];
+  for (const part of parts) {
+    const last = found.at(-1);
+    if (last?.section === part.section) found[found.length - 1] = { ...last, to: Math.max(last.to, part.to) };
+    else if (part.to > part.from) found.push(part);
+  }
+  return found;
+}
+
+/** Each step of the plan at its time, one after another. */
+function plannedParts({ steps }: Guide, begins: number): Part[] {
+  const parts: Part[] = [];
+  for (const { runsFrom, section, minutes, waitMinutes } of steps) {
+    if (runsFrom !== null) continue;
+    const from = (parts.at(-1)?.to ?? begins) + waitMinutes * 60_000;
+    parts.push({ section, from, to: from + minutes * 60_000 });
+  }
+  return parts;
+}
+
+const TONE: Readonly<Partial<Record<SectionName, string>>> = {
+  'Coming to pressure': 'var(--steam)',
+  'Under pressure': 'var(--steam)',
+  'Letting down': 'var(--steam)',
+  'Second run': 'var(--steam)',
+  Heat: 'var(--ember)',
+  Sear: 'var(--ember)',
+  Aromatics: 'var(--ember)',
+  Deglaze: 'var(--ember)',
+};
+
+/** Planned against actual on one line: what each part was to take, and what it took. */
+export function PlannedActual({
+  guide,
+  state,
+  eatAt,
+}: {
+  readonly guide: Guide;
+  readonly state: CookState;
+  readonly eatAt: string | null;
+}): ReactNode {
+  const [ref, width] = useWidth();
+  const planned = joined(
+    plannedParts(guide, eatAt === null ? (state.startedAt ?? 0) : Date.parse(eatAt) - guide.totalMinutes * 60_000),
+  );
+  const actual = joined(
+    state.steps
+      .filter(({ startedAt, doneAt, passedOver }) => startedAt !== null && doneAt !== null && !passedOver)
+      .map(({ step, startedAt, doneAt }) => ({ section: step.section, from: startedAt ?? 0, to: doneAt ?? 0 })),
+  );
+  const all = [...planned, ...actual];
+  const from = Math.min(...all.map((part) => part.from));
+  const to = Math.max(...all.map((part) => part.to));
+  const x = scaleTime([from, to], [LEFT, Math.max(LEFT, width - LAST_LABEL)]);
+  const words = state.took
+    .map(({ section, planned: p, actual: a }) => `${section}: planned ${Math.round(p)}, took ${Math.round(a)} minutes.`)
+    .join(' ');
+  const row = (name: keyof typeof ROWS, parts: readonly Part[]): ReactNode => (
+    <g>
+      <text x={LEFT - 8} y={ROWS[name] + BAR / 2 + 5} textAnchor="end">
+        {name}
+      </text>
+      {parts.map((part, i) => {
+        const wide = x(part.to) - x(part.from);
+        return (
+          <g key={`${part.section}-${i}`}>
+            <rect
+              x={x(part.from)}
+              y={ROWS[name]}
+              width={Math.max(1, wide - 1)}
+              height={BAR}
+              rx={3}
+              fill={TONE[part.section] ?? 'var(--rim)'}
+              fillOpacity={name === 'planned' ? 0.45 : 0.9}
+            />
+            {wide > part.section.length * 7.6 && (
+              <text
+                x={x(part.from) + 6}
+                y={ROWS[name] + BAR / 2 + 5}
+                style={{ fill: name === 'planned' ? 'var(--text)' : 'var(--on-strong)' }}
+              >
+                {part.section}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+  return (
+    <figure className="vessel cook-line log-line" aria-label="Planned against actual">
+      <figcaption className="visually-hidden">{words}</figcaption>
+      <div ref={ref}>
+        {width > 0 && (
+          <svg width={width} height={HEIGHT} role="img" aria-label={words}>
+            {row('planned', planned)}
+            {row('actual', actual)}
+            {x.ticks(Math.max(2, Math.floor(width / 110))).map((tick) => (
+              <text key={tick.getTime()} x={x(tick)} y={HEIGHT - 6} textAnchor="middle" className="figure">
+                {clockAt(tick.getTime(), eatAt)}
+              </text>
+            ))}
+            {eatAt !== null && (
+              <g>
+                <line
+                  x1={x(Date.parse(eatAt))}
+                  x2={x(Date.parse(eatAt))}
+                  y1={6}
+                  y2={HEIGHT - 22}
+                  stroke="var(--text)"
+                  strokeWidth={2}
+                />
+                <text
+                  x={x(Date.parse(eatAt)) - 5}
+                  y={16}
+                  textAnchor="end"
+                  style={{ fill: 'var(--text)', fontWeight: 700 }}
+                >
+                  dinner, as planned
+                </text>
+              </g>
+            )}
+          </svg>
+        )}
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,260 @@
+import type { RecipeLine, RecipeReading } from '@hervir/contract';
+import {
+  AROMATICS,
+  CUTS,
+  cutById,
+  cutTitle,
+  GRAINS,
+  LIQUIDS,
+  THICKENER_KINDS,
+  upperFirst,
+  VEGETABLES,
+} from '@hervir/core';
+import { Button, Input, Select, Upload } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { Refused, request } from '../api/client';
+import { useCookers, useCreateBraise } from '../api/queries';
+import { useUnits } from '../shared/use-units';
+import './from-recipe.css';
+
+type As = RecipeLine['as'];
+
+/** Everything a line can be, as one list to choose from; the value says which. */
+const CHOICES: readonly {
+  readonly label: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+}[] = [
+  { label: 'Meat', options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(cutTitle(cut)) })) },
+  {
+    label: 'Poured in',
+    options: LIQUIDS.filter(({ kind }) => kind === 'liquid' || kind === 'sauce').map(({ id, name }) => ({
+      value: `liquid:${id}`,
+      label: name,
+    })),
+  },
+  {
+    label: 'Thick, sweet or creamy',
+    options: LIQUIDS.filter(({ kind }) => kind !== 'liquid').map(({ id, name }) => ({
+      value: `addition:${id}`,
+      label: `${name}, kept off the base`,
+    })),
+  },
+  {
+    label: 'Thickens the sauce',
+    options: THICKENER_KINDS.map(({ id, name }) => ({ value: `thickener:${id}`, label: upperFirst(name) })),
+  },
+  { label: 'Vegetable', options: VEGETABLES.map(({ id, name }) => ({ value: `vegetable:${id}`, label: name })) },
+  { label: 'Grain', options: GRAINS.map(({ id, name }) => ({ value: `grain:${id}`, label: name })) },
+  {
+    label: 'For the sauté',
+    options: AROMATICS.map(({ id, name }) => ({ value: `aromatic:${id}`, label: `${name}, sautéed or laid in` })),
+  },
+  {
+    label: 'Not reckoned',
+    options: [
+      { value: 'by-taste', label: 'By taste' },
+      { value: 'unknown', label: 'Not understood' },
+    ],
+  },
+];
+
+const valueOf = (as: As): string => ('id' in as ? `${as.kind}:${as.id}` : as.kind);
+
+/** What a choice says a line is. */
+function asOf(value: string): As {
+  const [kind = '', id = ''] = value.split(':');
+  if (kind === 'meat') return { kind, id, form: cutById(id).forms[0] ?? 'whole' };
+  if (kind === 'by-taste' || kind === 'unknown') return { kind };
+  return { kind: kind as 'liquid', id };
+}
+
+/** A recipe of anybody's, pasted or from a file, made into a plan: every guess beside the line it was made from. */
+export function FromRecipe(): ReactNode {
+  const navigate = useNavigate();
+  const create = useCreateBraise();
+  const cookers = useCookers().data ?? [];
+  const [text, setText] = useState('');
+  const [cooker, setCooker] = useState<string | null>(null);
+  const [corrections, setCorrections] = useState<Record<string, As>>({});
+  const [reading, setReading] = useState<RecipeReading | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const cookerId = cooker ?? cookers[0]?.id;
+  const read = async (source: string, corrected: Record<string, As>, pot = cookerId): Promise<void> => {
+    if (source.trim() === '') return;
+    setBusy(true);
+    try {
+      setReading(
+        await request<RecipeReading>('POST', '/recipes/read', {
+          text: source,
+          corrections: corrected,
+          ...(pot === undefined ? {} : { cookerId: pot }),
+        }),
+      );
+      setWrong(null);
+    } catch (error) {
+      const faults =
+        error instanceof Refused
+          ? error.faults.map(({ path, problem, allowed }) => `${path}: ${problem}; allowed: ${allowed}`)
+          : [];
+      setWrong(faults.length > 0 ? faults.join('. ') : error instanceof Error ? error.message : String(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const correct = (i: number, value: string): void => {
+    const next = { ...corrections, [String(i)]: asOf(value) };
+    setCorrections(next);
+    void read(text, next);
+  };
+  const begin = (source: string): void => {
+    setText(source);
+    setCorrections({});
+    void read(source, {});
+  };
+  return (
+    <div className="room from-recipe">
+      <h1>From a recipe</h1>
+      <p className="dim">
+        Paste a recipe, or the whole source of a page with one. Hervir says what it takes each line for; nothing is kept
+        until you make the plan.
+      </p>
+      <Input.TextArea
+        aria-label="The recipe"
+        rows={reading ? 3 : 10}
+        value={text}
+        maxLength={3_000_000}
+        placeholder="1.5 kg goat shoulder, in chunks …"
+        onChange={(event) => setText(event.target.value)}
+      />
+      <div className="recipe-row">
+        <Button
+          type={reading?.plan ? 'default' : 'primary'}
+          loading={busy}
+          disabled={text.trim() === ''}
+          onClick={() => begin(text)}
+        >
+          Read it
+        </Button>
+        <Upload
+          accept=".html,.htm,.json,.jsonld,.txt,.md,text/*,application/json"
+          showUploadList={false}
+          beforeUpload={(file) => {
+            void file.text().then(begin);
+            return false;
+          }}
+        >
+          <Button>From a file…</Button>
+        </Upload>
+        <Select
+          aria-label="In which cooker"
+          value={cookerId ?? null}
+          placeholder="a middling electric pot"
+          options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
+          onChange={(id: string) => {
+            setCooker(id);
+            if (reading) void read(text, corrections, id);
+          }}
+        />
+      </div>
+      {wrong !== null && (
+        <p role="alert" className="recipe-wrong">
+          <span aria-hidden>▲ </span>
+          {wrong}
+        </p>
+      )}
+      {reading && <Found reading={reading} onCorrect={correct} />}
+      {reading?.plan && (
+        <div className="recipe-row">
+          <Button
+            type="primary"
+            size="large"
+            loading={create.isPending}
+            onClick={() =>
+              reading.plan &&
+              create.mutate(reading.plan, {
+                onSuccess: ({ id }) => void navigate(`/bench/${id}`),
+                onError: (error) => setWrong(error.message),
+              })
+            }
+          >
+            Make the plan
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Found({
+  reading,
+  onCorrect,
+}: {
+  readonly reading: RecipeReading;
+  readonly onCorrect: (i: number, value: string) => void;
+}): ReactNode {
+  const { print } = useUnits();
+  const { name, servings, lines, method, notes } = reading;
+  return (
+    <>
+      <h2>
+        {name === '' ? 'A recipe without a name' : name}
+        {servings === null ? '' : `, for ${servings}`}
+      </h2>
+      <ul className="reasons" aria-label="What was made of it">
+        {notes.map((note) => (
+          <li key={note}>{note}</li>
+        ))}
+      </ul>
+      {lines.length > 0 && (
+        <table className="plain-table recipe-lines" aria-label="Ingredients">
+          <thead>
+            <tr>
+              <th scope="col">As written</th>
+              <th scope="col">Taken for</th>
+              <th scope="col">How much</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map(({ text, as, grams, guess }, i) => (
+              <tr key={`${i}-${text}`}>
+                <td>{text}</td>
+                <td>
+                  <Select
+                    aria-label={`Taken for: ${text}`}
+                    showSearch={{ optionFilterProp: 'label' }}
+                    value={valueOf(as)}
+                    options={CHOICES.map(({ label, options }) => ({ label, options: [...options] }))}
+                    onChange={(value) => onCorrect(i, value)}
+                  />
+                </td>
+                <td>
+                  {grams === null ? '' : print(as.kind === 'liquid' ? 'volume' : 'mass', grams)}
+                  {guess !== null && (
+                    <small className={as.kind === 'unknown' ? 'recipe-guess attention' : 'recipe-guess'}>
+                      {as.kind === 'unknown' ? '▲ ' : ''}
+                      {guess}
+                    </small>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {method.length > 0 && (
+        <details className="recipe-method">
+          <summary>Its method, with the times that were found</summary>
+          <ol>
+            {method.map(({ text, found }, i) => (
+              <li key={`${i}-${text}`}>
+                {text} {found !== null && <strong>({found})</strong>}
+              </li>
+            ))}
+          </ol>
+        </details>
+      )}
+    </>
+  );
+}

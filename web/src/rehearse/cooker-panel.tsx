@@ -1,0 +1,163 @@
+import { LIMITS, type BurnerLevel, type CookerCommand, type Frame, type Plan, type SauteLevel } from '@hervir/core';
+import { InputNumber } from 'antd';
+import { useState, type ReactNode } from 'react';
+import './cooker-panel.css';
+
+const SAUTE: readonly (readonly [SauteLevel, string])[] = [
+  ['low', 'Low'],
+  ['mid', 'Mid'],
+  ['high', 'High'],
+];
+const BURNER: readonly (readonly [BurnerLevel, string])[] = [
+  ['off', 'Off'],
+  ['low', 'Low'],
+  ['medium', 'Medium'],
+  ['hold', 'Just hisses'],
+  ['full', 'Full'],
+];
+
+interface Props {
+  readonly frame: Frame;
+  readonly cooker: Plan['cooker'];
+  /** Minutes to offer for a pressure run. */
+  readonly minutes: number;
+  readonly onCommand: (command: CookerCommand) => void;
+  readonly disabled?: boolean;
+}
+
+/** The lid from above: its pin, its valve, and whether it is on. */
+function Lid({ frame }: { readonly frame: Frame }): ReactNode {
+  const open = frame.valve === 'open';
+  const steam = open && frame.lid === 'on' && (frame.gaugeKPa > 0 || frame.phase === 'open') && frame.liquidC > 90;
+  const on = frame.lid === 'on';
+  return (
+    <svg width={132} height={132} viewBox="0 0 132 132" aria-hidden className="lid">
+      <circle
+        cx={66}
+        cy={66}
+        r={60}
+        fill="none"
+        stroke="var(--rim)"
+        strokeWidth={on ? 5 : 1.5}
+        strokeDasharray={on ? undefined : '4 6'}
+      />
+      {on && <circle cx={66} cy={66} r={50} fill="none" stroke="var(--rim)" strokeWidth={1.5} />}
+      <circle
+        cx={66}
+        cy={40}
+        r={9}
+        fill={frame.pin ? 'var(--steam)' : 'none'}
+        stroke="var(--steam)"
+        strokeWidth={2.5}
+      />
+      <g transform={`rotate(${open ? 90 : 0} 66 84)`}>
+        <rect x={60} y={70} width={12} height={32} rx={5} fill={open ? 'var(--brass)' : 'var(--rim)'} />
+      </g>
+      {steam && (
+        <path d="M86,82 q8,-8 16,0 t16,0 M86,92 q8,-8 16,0 t16,0" fill="none" stroke="var(--steam)" strokeWidth={2.5} />
+      )}
+    </svg>
+  );
+}
+
+const valveWord = (frame: Frame): string => (frame.valve === 'open' ? 'open' : 'closed');
+
+/** The controls of the simulated cooker: what a hand presses and turns, and what it shows. */
+export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = false }: Props): ReactNode {
+  const [wanted, setWanted] = useState<number | null>(null);
+  const electric = cooker.kind === 'electric';
+  const run = wanted ?? minutes;
+  const choice = (label: string, pressed: boolean, command: CookerCommand, name = label): ReactNode => (
+    <button
+      key={label}
+      type="button"
+      className="panel-key"
+      aria-pressed={pressed}
+      aria-label={name}
+      disabled={disabled}
+      onClick={() => onCommand(command)}
+    >
+      {label}
+    </button>
+  );
+  return (
+    <section className="vessel cooker-panel" aria-label="The cooker">
+      <div className="panel-top">
+        <Lid frame={frame} />
+        <div className="panel-read">
+          <p className="panel-name">{cooker.name}</p>
+          {electric ? (
+            <p className={`panel-display ${frame.mode}`} role="status" aria-label="Display">
+              {frame.display === '' ? '––' : frame.display}
+            </p>
+          ) : (
+            <p className="panel-display burner" aria-label="Burner">
+              {BURNER.find(([level]) => level === frame.level)?.[1] ?? 'Off'}
+            </p>
+          )}
+          <p className="panel-states">
+            <span className={frame.pin ? 'on' : ''}>{frame.pin ? '▲ pin up' : '▽ pin down'}</span>
+            <span className={frame.valve === 'open' ? 'attention' : ''}>valve {valveWord(frame)}</span>
+            <span>lid {frame.lid === 'on' ? 'locked' : 'off'}</span>
+          </p>
+        </div>
+      </div>
+      {electric ? (
+        <>
+          <div className="panel-row" role="group" aria-label="Sauté">
+            <span className="panel-label">Sauté</span>
+            {SAUTE.map(([level, name]) =>
+              choice(
+                name,
+                frame.mode === 'saute' && frame.level === level,
+                { do: 'saute', level },
+                `Sauté ${name.toLowerCase()}`,
+              ),
+            )}
+          </div>
+          <div className="panel-row" role="group" aria-label="Pressure">
+            <span className="panel-label">Pressure</span>
+            <InputNumber
+              aria-label="Minutes under pressure"
+              min={LIMITS.pressureMinutes.min}
+              max={LIMITS.pressureMinutes.max}
+              value={run}
+              disabled={disabled}
+              onChange={setWanted}
+              suffix="min"
+            />
+            {choice(
+              'Start',
+              frame.mode === 'pressure',
+              { do: 'pressure', minutes: run },
+              `Start ${run} minutes under pressure`,
+            )}
+          </div>
+        </>
+      ) : (
+        <div className="panel-row" role="group" aria-label="Burner">
+          <span className="panel-label">Burner</span>
+          {BURNER.map(([level, name]) =>
+            choice(name, frame.level === level, { do: 'burner', level }, `Burner ${name.toLowerCase()}`),
+          )}
+        </div>
+      )}
+      <div className="panel-row">
+        {electric && choice('Cancel', false, { do: 'cancel' }, 'Cancel what runs')}
+        {electric &&
+          choice(frame.keepWarm ? 'Keep-warm on' : 'Keep-warm off', frame.keepWarm, {
+            do: 'keepWarm',
+            on: !frame.keepWarm,
+          })}
+        {choice(frame.valve === 'open' ? 'Close valve' : 'Open valve', false, {
+          do: 'valve',
+          to: frame.valve === 'open' ? 'closed' : 'open',
+        })}
+        {choice(frame.lid === 'on' ? 'Open lid' : 'Lock lid', false, {
+          do: 'lid',
+          to: frame.lid === 'on' ? 'off' : 'on',
+        })}
+      </div>
+    </section>
+  );
+}

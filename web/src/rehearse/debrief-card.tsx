@@ -1,0 +1,95 @@
+import type { RehearsalRecord } from '@hervir/contract';
+import { EXERCISE_LIST, exerciseById } from '@hervir/core';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { useStartRehearsal } from './use-start';
+
+/** How it went, each thing against the plan, and the two things to do differently. */
+export function DebriefCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
+  const navigate = useNavigate();
+  const { start, busy } = useStartRehearsal();
+  const { debrief, mark } = record;
+  const exercise = record.exercise === null ? null : exerciseById(record.exercise);
+  const next = exercise ? EXERCISE_LIST[EXERCISE_LIST.indexOf(exercise) + 1] : undefined;
+  const passed = mark === 'passed';
+  const again = (): void => void start(exercise ? { exercise: exercise.id } : { plan: record.plan });
+  return (
+    <section className="vessel now-card debrief" aria-label="Debrief">
+      <p className="now-part">Debrief</p>
+      <h1 className="now-title">
+        {exercise === null
+          ? 'That was the rehearsal.'
+          : passed
+            ? `Passed: ${exercise.name}`
+            : `Not yet: ${exercise.name}`}
+      </h1>
+      {exercise && (
+        <p className={passed ? 'debrief-learnt' : 'now-detail'}>
+          {passed ? exercise.learnt : `Passed when: ${exercise.passMark}`}
+        </p>
+      )}
+      {debrief && debrief.lines.length > 0 && (
+        <table className="plain-table debrief-lines">
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="visually-hidden">What</span>
+              </th>
+              <th scope="col">Planned</th>
+              <th scope="col">Came out</th>
+            </tr>
+          </thead>
+          <tbody>
+            {debrief.lines.map(({ topic, title, planned, was, good }) => (
+              <tr key={topic}>
+                <th scope="row">{title}</th>
+                <td>{planned}</td>
+                <td className={good ? 'good' : 'bad'}>
+                  <span aria-hidden>{good ? '● ' : '▲ '}</span>
+                  {was}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {debrief && (
+        <>
+          <h2>{debrief.differently.length > 0 ? 'Next time' : 'Nothing to do differently'}</h2>
+          <ol className="reasons">
+            {debrief.differently.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ol>
+        </>
+      )}
+      <div className="now-buttons">
+        {passed && next ? (
+          <button
+            type="button"
+            className="big-button"
+            disabled={busy}
+            onClick={() => void start({ exercise: next.id })}
+          >
+            Next: {next.name}
+          </button>
+        ) : (
+          <button type="button" className="big-button" disabled={busy} onClick={again}>
+            Do it again
+          </button>
+        )}
+        <div className="now-others">
+          {passed && next && (
+            <Button size="large" onClick={again}>
+              Do it again
+            </Button>
+          )}
+          <Button size="large" onClick={() => void navigate('/rehearse')}>
+            Back to the exercises
+          </Button>
+        </div>
+      </div>
+    </section>
+  );
+}

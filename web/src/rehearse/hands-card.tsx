@@ -1,0 +1,88 @@
+import type { Reading, RehearsalRecord } from '@hervir/contract';
+import { FAULT_WORDS, GRAINS, lowerFirst, VEGETABLES, type FaultId, type GuideStep } from '@hervir/core';
+import { Checkbox } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { request } from '../api/client';
+import { useUnits } from '../shared/use-units';
+import { act, tellRehearsal } from '../state/rehearsal-store';
+
+const CUP_ML = 120;
+
+/** What a plant is called. */
+function nameOf({ kind, id }: { readonly kind: 'vegetable' | 'grain'; readonly id: string }): string {
+  const found = kind === 'grain' ? GRAINS.find((one) => one.id === id) : VEGETABLES.find((one) => one.id === id);
+  return lowerFirst(found?.name ?? id);
+}
+
+/** What hands may do whatever the guide says: scrape, pour, put in, lift out; and the probe and the scale. */
+export function HandsCard({
+  record,
+  step,
+}: {
+  readonly record: RehearsalRecord;
+  readonly step: GuideStep | null;
+}): ReactNode {
+  const { print } = useUnits();
+  const [read, setRead] = useState<string | null>(null);
+  const ask = async (instrument: string, say: (reading: Reading) => string): Promise<void> => {
+    const reading = await request<Reading>('GET', `/rehearsals/${record.id}/instruments/${instrument}`);
+    setRead(reading.refused ?? say(reading));
+  };
+  const key = (label: string, press: () => void): ReactNode => (
+    <button key={label} type="button" className="panel-key" disabled={record.finished} onClick={press}>
+      {label}
+    </button>
+  );
+  return (
+    <section className="vessel side-card hands-card" aria-label="Hands">
+      <h2>Hands</h2>
+      <div className="panel-row">
+        {step &&
+          step.done !== 'checked' &&
+          key('Skip this step', () => void tellRehearsal(step.done, { step: step.id }, false))}
+        {key('Scrape the base', () => void act({ act: 'hand', hand: { do: 'scrape' } }))}
+        {key(`Pour ${print('volume', CUP_ML)} in`, () => void act({ act: 'hand', hand: { do: 'pour', ml: CUP_ML } }))}
+        {record.plants.map((plant, i) =>
+          plant.where === 'bowl'
+            ? key(`Put ${nameOf(plant)} in`, () => void act({ act: 'hand', hand: { do: 'put', plant: i } }))
+            : plant.where === 'pot'
+              ? key(`Lift ${nameOf(plant)} out`, () => void act({ act: 'hand', hand: { do: 'lift', plant: i } }))
+              : null,
+        )}
+        {key(
+          'Probe the meat',
+          () => void ask('probe-meat', ({ celsius = 0 }) => `${print('temperature', celsius)} in the middle`),
+        )}
+        {key('Weigh the meat', () => void ask('scale', ({ grams = 0 }) => `${print('mass', grams)} on the scale`))}
+      </div>
+      {read !== null && (
+        <p role="status" className="figure">
+          {read}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** What goes wrong on purpose. */
+export function FaultsCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
+  const on = new Set<FaultId>(record.faults);
+  return (
+    <section className="vessel side-card faults-card" aria-label="Throw in">
+      <h2>Throw in</h2>
+      <ul>
+        {FAULT_WORDS.map(({ id, name, what }) => (
+          <li key={id} title={what}>
+            <Checkbox
+              checked={on.has(id)}
+              disabled={record.finished}
+              onChange={(event) => void act({ act: 'fault', fault: id, on: event.target.checked })}
+            >
+              {name}
+            </Checkbox>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,52 @@
+import { LIKELY_K, printerFor, sectionNow, type Forecast, type Frame } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { sectionGeometry } from '../shared/section/geometry';
+import { PotDrawing, STUCK_PX } from '../shared/section/pot-drawing';
+import { useUnits } from '../shared/use-units';
+import { useWidth } from '../shared/use-width';
+
+const HEIGHT = 210;
+
+/** How near the base is to where it burns, in colour and word. */
+function heat(frame: Frame, cutoutC: number): { tone: string; word: string } {
+  if (frame.lid === 'off' && frame.mode === 'saute') return { tone: 'var(--brass)', word: 'searing' };
+  const left = cutoutC - frame.baseC;
+  if (left <= 0) return { tone: 'var(--ember)', word: '■ burns' };
+  return left < 15 ? { tone: 'var(--brass)', word: '▲ close' } : { tone: 'var(--herb)', word: '● safe' };
+}
+
+/** The pot of the rehearsal cut open, as it is now. */
+export function LiveSection({ frame, forecast }: { readonly frame: Frame; readonly forecast: Forecast }): ReactNode {
+  const [ref, width] = useWidth();
+  const { system, print } = useUnits();
+  const section = sectionNow(forecast, frame, printerFor(system));
+  const g = width > 0 ? sectionGeometry(section, { width, height: HEIGHT }) : null;
+  const { tone, word } = heat(frame, forecast.burn.cutoutC - LIKELY_K);
+  return (
+    <figure className="vessel live-section" aria-label="The pot now">
+      <figcaption className="visually-hidden">{section.text}</figcaption>
+      <div ref={ref}>
+        {g && (
+          <svg width={width} height={HEIGHT} className="section-drawing" role="img" aria-label={section.text}>
+            <text x={10} y={20}>
+              <tspan className="section-figure">{print('temperature', frame.liquidC)}</tspan>
+              <tspan dx={8}>
+                {frame.meat === 'foil' ? 'meat under foil' : frame.meat === 'plate' ? 'meat on a plate' : ''}
+              </tspan>
+            </text>
+            <PotDrawing
+              g={g}
+              tone={tone}
+              lid={frame.lid === 'on'}
+              stuckPx={STUCK_PX[section.sticking] * frame.stuck}
+              words={{ fill: 'full', liquid: print('volume', frame.freeMl), minimum: 'minimum' }}
+            />
+            <text x={g.left + 4} y={g.floor + 35} style={{ fill: tone, fontWeight: 700 }}>
+              base {print('temperature', frame.baseC)} {word}
+            </text>
+          </svg>
+        )}
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,102 @@
+import type { Frame } from '@hervir/core';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+
+/** A line of the recorder. */
+export interface Trace {
+  readonly key: 'liquid' | 'base' | 'core' | 'gauge';
+  readonly path: string;
+  /** Where its last point lies, px. */
+  readonly end: readonly [number, number] | null;
+}
+
+/** A signal of the cooker, marked on the strip. */
+export interface SignalMark {
+  readonly x: number;
+  readonly signal: string;
+}
+
+/** The strip in px. */
+export interface Strip {
+  readonly traces: readonly Trace[];
+  readonly cutoutY: number;
+  readonly marks: readonly SignalMark[];
+  readonly minutes: readonly { readonly x: number; readonly minute: number }[];
+  readonly degrees: readonly { readonly y: number; readonly celsius: number }[];
+  readonly floor: number;
+  readonly gaugeTop: number;
+}
+
+const PADDING = { left: 36, right: 62, top: 12, bottom: 20 };
+/** The gauge has a strip of its own below the temperatures, px. */
+const GAUGE = 34;
+const GAP = 8;
+/** More points than this are not seen. */
+const MOST_POINTS = 700;
+const LOWEST_C = 0;
+const DEGREES = [50, 100, 150];
+/** Signals that say something on a strip. */
+const MARKED = new Set(['pinUp', 'counting', 'ended', 'pinDown', 'burn', 'scorch', 'lidLocked', 'lidOpened']);
+
+/** Every so many frames one is drawn, the last always. */
+function thinned(frames: readonly Frame[]): Frame[] {
+  const every = Math.max(1, Math.ceil(frames.length / MOST_POINTS));
+  return frames.filter(({ signals }, i) => i % every === 0 || i === frames.length - 1 || signals.includes('burn'));
+}
+
+/**
+ * Lays the recorder's strip out: temperatures of liquid, base and core against the cut-out, and the gauge below.
+ *
+ * @param frames telemetry in order, at least one
+ * @param options size in px, and where the power is cut, °C
+ * @example strip(frames, { width: 800, height: 220, cutoutC: 145, highestKPa: 72 }).traces.length // 4
+ */
+export function strip(
+  frames: readonly Frame[],
+  options: { readonly width: number; readonly height: number; readonly cutoutC: number; readonly highestKPa: number },
+): Strip {
+  const { width, height, cutoutC, highestKPa } = options;
+  const points = thinned(frames);
+  const from = frames[0]?.atS ?? 0;
+  const to = Math.max(from + 600, frames.at(-1)?.atS ?? 0);
+  const x = scaleLinear([from, to], [PADDING.left, width - PADDING.right]);
+  const floor = height - PADDING.bottom;
+  const gaugeTop = floor - GAUGE;
+  const highest = Math.max(cutoutC + 15, ...points.map(({ baseC }) => baseC));
+  const y = scaleLinear([LOWEST_C, highest], [gaugeTop - GAP, PADDING.top]).clamp(true);
+  const p = scaleLinear([0, Math.max(1, highestKPa)], [floor, gaugeTop]);
+  const trace = (key: Trace['key'], at: (frame: Frame) => number | null): Trace => {
+    const there = points.filter((frame) => at(frame) !== null);
+    const last = there.at(-1);
+    const draw = line<Frame>()
+      .x((frame) => x(frame.atS))
+      .y((frame) => at(frame) as number);
+    return {
+      key,
+      path: draw(there) ?? '',
+      end: last === undefined ? null : [x(last.atS), at(last) as number],
+    };
+  };
+  const span = (to - from) / 60;
+  const step = [5, 10, 15, 30, 60].find((minutes) => span / minutes <= 9) ?? 60;
+  const first = Math.ceil(from / 60 / step) * step;
+  return {
+    traces: [
+      trace('gauge', ({ gaugeKPa }) => p(gaugeKPa)),
+      trace('core', ({ coreC }) => (coreC === null ? null : y(coreC))),
+      trace('liquid', ({ liquidC }) => y(liquidC)),
+      trace('base', ({ baseC }) => y(baseC)),
+    ],
+    cutoutY: y(cutoutC),
+    marks: frames.flatMap(({ atS, signals }) =>
+      signals.filter((signal) => MARKED.has(signal)).map((signal) => ({ x: x(atS), signal })),
+    ),
+    minutes: Array.from({ length: Math.floor((to / 60 - first) / step) + 1 }, (_, i) => {
+      const minute = first + i * step;
+      return { x: x(minute * 60), minute };
+    }),
+    degrees: DEGREES.filter((celsius) => celsius < highest).map((celsius) => ({ y: y(celsius), celsius })),
+    floor,
+    gaugeTop,
+  };
+}

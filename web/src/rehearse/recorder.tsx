@@ -1,0 +1,147 @@
+import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { useUnits } from '../shared/use-units';
+import { useWidth } from '../shared/use-width';
+import { strip, type Trace } from './recorder-geometry';
+
+const HEIGHT = 218;
+const COLOUR: Readonly<Record<Trace['key'], string>> = {
+  liquid: 'var(--steam)',
+  base: 'var(--ember)',
+  core: 'var(--meat)',
+  gauge: 'var(--rim)',
+};
+const NAME: Readonly<Record<Trace['key'], string>> = {
+  liquid: 'liquid',
+  base: 'base',
+  core: 'middle',
+  gauge: 'pressure',
+};
+const DASH: Readonly<Record<Trace['key'], string | undefined>> = {
+  liquid: undefined,
+  base: undefined,
+  core: '6 4',
+  gauge: undefined,
+};
+const SIGN: Readonly<Record<string, string>> = {
+  pinUp: '▲ pin',
+  counting: 'counts',
+  ended: 'ended',
+  pinDown: '▼ pin',
+  burn: '■ burn',
+  scorch: '■ scorch',
+  lidLocked: 'lid on',
+  lidOpened: 'lid off',
+};
+
+/** Labels at the right edge keep this far apart, px. */
+const APART = 15;
+
+/** End labels, moved apart from top to bottom. */
+function labels(traces: readonly Trace[]): { trace: Trace; y: number }[] {
+  let last = -Infinity;
+  return traces
+    .filter((trace) => trace.end !== null)
+    .sort((a, b) => (a.end?.[1] ?? 0) - (b.end?.[1] ?? 0))
+    .map((trace) => {
+      last = Math.max(trace.end?.[1] ?? 0, last + APART);
+      return { trace, y: last };
+    });
+}
+
+/** What a strip recorder would draw: liquid, base and middle of the meat against the cut-out, the pressure below. */
+export function Recorder({
+  frames,
+  forecast,
+}: {
+  readonly frames: readonly Frame[];
+  readonly forecast: Forecast;
+}): ReactNode {
+  const [ref, width] = useWidth();
+  const { print } = useUnits();
+  const now = frames.at(-1);
+  const cutoutC = forecast.burn.cutoutC - LIKELY_K;
+  const g =
+    width > 0 && now
+      ? strip(frames, { width, height: HEIGHT, cutoutC, highestKPa: forecast.plan.cooker.gaugeKPa })
+      : null;
+  // With the lid off nothing is cut: a searing base is hotter than that.
+  const lidOnX = g?.marks.find(({ signal }) => signal === 'lidLocked')?.x;
+  const scorches = forecast.burn.kind === 'scorch';
+  const words = now
+    ? `Liquid ${print('temperature', now.liquidC)}, base ${print('temperature', now.baseC)}${now.coreC === null ? '' : `, middle of the meat ${print('temperature', now.coreC)}`}, ${Math.round(now.gaugeKPa)} kPa. ${scorches ? 'It scorches' : 'The power is cut'} at ${print('temperature', cutoutC)}.`
+    : '';
+  return (
+    <figure className="vessel recorder" aria-label="Recorder">
+      <figcaption className="visually-hidden">{words}</figcaption>
+      <div ref={ref}>
+        {g && (
+          <svg width={width} height={HEIGHT} role="img" aria-label={words}>
+            {g.degrees.map(({ y, celsius }) => (
+              <g key={celsius}>
+                <line x1={36} x2={width - 62} y1={y} y2={y} stroke="var(--hair)" />
+                <text x={31} y={y + 4} textAnchor="end">
+                  {print('temperature', celsius).replace(/ .*/, '')}
+                </text>
+              </g>
+            ))}
+            {g.minutes.map(({ x, minute }) => (
+              <text key={minute} x={x} y={HEIGHT - 4} textAnchor="middle" className="figure">
+                {minute} min
+              </text>
+            ))}
+            <line x1={36} x2={width - 62} y1={g.floor} y2={g.floor} stroke="var(--rim)" />
+            {lidOnX !== undefined && (
+              <line
+                x1={lidOnX}
+                x2={width - 62}
+                y1={g.cutoutY}
+                y2={g.cutoutY}
+                stroke="var(--ember)"
+                strokeWidth={1.5}
+                strokeDasharray="3 4"
+              />
+            )}
+            {g.marks.map(({ x, signal }, i) => (
+              <g key={`${signal}-${i}`}>
+                <line x1={x} x2={x} y1={12} y2={g.floor} stroke="var(--dim)" strokeDasharray="1 4" />
+                <text
+                  x={x > width - 120 ? x - 4 : x + 3}
+                  y={g.gaugeTop - 2 - (i % 3) * 14}
+                  textAnchor={x > width - 120 ? 'end' : 'start'}
+                  style={signal === 'burn' || signal === 'scorch' ? { fill: 'var(--ember)', fontWeight: 700 } : {}}
+                >
+                  {SIGN[signal]}
+                </text>
+              </g>
+            ))}
+            {g.traces.map(({ key, path }) => (
+              <path
+                key={key}
+                d={path}
+                fill="none"
+                stroke={COLOUR[key]}
+                strokeWidth={key === 'base' ? 2.75 : 2}
+                strokeDasharray={DASH[key]}
+                strokeLinejoin="round"
+              />
+            ))}
+            <text
+              className="recorder-limit"
+              x={lidOnX === undefined ? 40 : Math.min(lidOnX + 6, width - 230)}
+              y={g.cutoutY - 5}
+            >
+              {lidOnX === undefined ? 'with the lid on ' : ''}
+              {scorches ? 'scorches at' : 'the power is cut at'} {print('temperature', cutoutC)}
+            </text>
+            {labels(g.traces).map(({ trace, y }) => (
+              <text key={trace.key} x={width - 58} y={y + 4} style={{ fill: COLOUR[trace.key], fontWeight: 700 }}>
+                {NAME[trace.key]}
+              </text>
+            ))}
+          </svg>
+        )}
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,20 @@
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { flush } from '../state/bench-store';
+import { useStartRehearsal } from './use-start';
+
+/** Rehearses the plan on the bench, as it stands now. */
+export function RehearseButton({
+  braiseId,
+  disabled,
+}: {
+  readonly braiseId: string;
+  readonly disabled: boolean;
+}): ReactNode {
+  const { start, busy } = useStartRehearsal();
+  return (
+    <Button loading={busy} disabled={disabled} onClick={() => void flush().then(() => start({ braiseId }))}>
+      Rehearse
+    </Button>
+  );
+}

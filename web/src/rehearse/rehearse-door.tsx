@@ -1,0 +1,130 @@
+import type { RehearsalSummary } from '@hervir/contract';
+import { EXERCISE_LIST } from '@hervir/core';
+import { App, Button, Checkbox, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { request } from '../api/client';
+import { keys, queryClient, useBraises, useRehearsals } from '../api/queries';
+import { Trouble } from '../shared/trouble';
+import './rehearse.css';
+import { useStartRehearsal } from './use-start';
+
+const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], string>> = {
+  passed: '● passed',
+  failed: '▲ not yet',
+  'under-way': '',
+};
+
+/** What came of a run, in a few words. */
+function outcome({ mark, finished, debrief }: RehearsalSummary): string {
+  if (!finished) return 'under way';
+  const word = MARK_WORDS[mark];
+  if (word !== '') return word;
+  const bad = (debrief?.lines ?? []).filter(({ good }) => !good).map(({ title }) => title.toLowerCase());
+  return bad.length === 0 ? '● as planned' : `▲ ${bad.join(', ')}`;
+}
+
+/** Exercises from easy to hard, a rehearsal of an own plan, and what was rehearsed so far. */
+export function RehearseDoor(): ReactNode {
+  const rehearsals = useRehearsals();
+  const braises = useBraises();
+  const { start, busy } = useStartRehearsal();
+  const [plan, setPlan] = useState<string | null>(null);
+  const [scatter, setScatter] = useState(false);
+  const passed = new Set(
+    (rehearsals.data ?? []).filter(({ mark }) => mark === 'passed').map(({ exercise }) => exercise),
+  );
+  const first = EXERCISE_LIST.find(({ id }) => !passed.has(id));
+  return (
+    <div className="room rehearse-door">
+      <h1>Rehearse</h1>
+      <p className="dim">
+        A simulated cooker, driven by the same reckoning as your plans. Nothing here can be burnt for good.
+      </p>
+      <ol className="exercises" aria-label="Exercises">
+        {EXERCISE_LIST.map((exercise, i) => (
+          <li key={exercise.id} className="card exercise">
+            <h2>
+              {i + 1}. {exercise.name}
+              {passed.has(exercise.id) && <span className="exercise-passed">● passed</span>}
+            </h2>
+            <p>{exercise.task}</p>
+            <p className="dim">Passed when: {exercise.passMark}</p>
+            <Button
+              type={exercise === first ? 'primary' : 'default'}
+              disabled={busy}
+              aria-label={`Begin: ${exercise.name}`}
+              onClick={() => void start({ exercise: exercise.id })}
+            >
+              {passed.has(exercise.id) ? 'Again' : 'Begin'}
+            </Button>
+          </li>
+        ))}
+      </ol>
+      <div className="columns">
+        <section aria-label="Rehearse a plan">
+          <h2>Rehearse a plan of yours</h2>
+          <div className="rehearse-own">
+            <Select
+              aria-label="Plan to rehearse"
+              placeholder="Which plan?"
+              value={plan}
+              onChange={setPlan}
+              options={(braises.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+            />
+            <Checkbox checked={scatter} onChange={(event) => setScatter(event.target.checked)}>
+              With luck: the animal may be tougher, the cooker weaker
+            </Checkbox>
+            <Button
+              disabled={plan === null || busy}
+              onClick={() => plan !== null && void start({ braiseId: plan, scatter })}
+            >
+              Rehearse it
+            </Button>
+          </div>
+        </section>
+        <section aria-label="Rehearsed so far">
+          <h2>Rehearsed so far</h2>
+          {rehearsals.error ? (
+            <Trouble
+              what="The rehearsals cannot be shown."
+              error={rehearsals.error}
+              again={() => void rehearsals.refetch()}
+            />
+          ) : (rehearsals.data ?? []).length === 0 ? (
+            <p className="dim">Nothing yet. The first exercise takes two minutes.</p>
+          ) : (
+            <Runs runs={rehearsals.data ?? []} />
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNode {
+  const { message } = App.useApp();
+  const remove = async (id: string): Promise<void> => {
+    try {
+      await request('DELETE', `/rehearsals/${id}`);
+      await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
+    } catch (error) {
+      void message.error(`Not thrown away: ${error instanceof Error ? error.message : String(error)}`);
+    }
+  };
+  return (
+    <ul className="runs">
+      {runs.map((run) => (
+        <li key={run.id}>
+          <span className="figure dim">{dayjs(run.createdAt).format('D MMM HH:mm')}</span>
+          <Link to={`/rehearse/${run.id}`}>{run.name}</Link>
+          <span>{outcome(run)}</span>
+          <Button type="text" aria-label={`Throw away ${run.name}`} onClick={() => void remove(run.id)}>
+            ×
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,14 @@
+import { useCallback, useSyncExternalStore } from 'react';
+
+/** Whether the device answers a media query, now and when that changes. */
+export function useMedia(query: string): boolean {
+  const subscribe = useCallback(
+    (changed: () => void) => {
+      const list = window.matchMedia(query);
+      list.addEventListener('change', changed);
+      return () => list.removeEventListener('change', changed);
+    },
+    [query],
+  );
+  return useSyncExternalStore(subscribe, () => window.matchMedia(query).matches);
+}

@@ -1,0 +1,2 @@
+/** In the place of a style sheet. */
+export {};

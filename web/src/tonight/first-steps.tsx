@@ -1,0 +1,158 @@
+import { COOKER_SETS, EXERCISE_LIST, LIMITS, type Cooker, type CookerSet } from '@hervir/core';
+import { App, Button, InputNumber } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { request } from '../api/client';
+import { keys, queryClient, useCookers, useRehearsals, useSaveSettings, useSettings } from '../api/queries';
+import { useStartRehearsal } from '../rehearse/use-start';
+import { useUnits } from '../shared/use-units';
+import { usePreferences } from '../state/preferences';
+import './first-steps.css';
+
+/** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
+export function FirstSteps(): ReactNode {
+  const cookers = useCookers().data;
+  const settings = useSettings().data;
+  const rehearsals = useRehearsals().data;
+  const { kitchenSaid, sayKitchen, endFirstSteps } = usePreferences();
+  const pot = cookers?.[0]?.cooker.name ?? null;
+  const high = kitchenSaid || (settings?.kitchen.altitudeM ?? 0) !== 0;
+  const rehearsed = (rehearsals ?? []).length > 0;
+  const known = cookers !== undefined && settings !== undefined && rehearsals !== undefined;
+  const over = known && pot !== null && high && rehearsed;
+  useEffect(() => {
+    if (over) endFirstSteps();
+  }, [over, endFirstSteps]);
+  if (!known || over) return null;
+  return (
+    <section className="vessel panel first-steps" aria-label="First steps">
+      <div className="first-head">
+        <h2>New here? Three things, and the minutes above are your own</h2>
+        <Button type="text" onClick={endFirstSteps}>
+          Not now
+        </Button>
+      </div>
+      <ol>
+        <Step title="Which pot is yours?" done={pot}>
+          <PotStep />
+        </Step>
+        <Step title="How high is your kitchen?" done={high ? `${Math.round(settings.kitchen.altitudeM)} m` : null}>
+          <HeightStep onDone={sayKitchen} />
+        </Step>
+        <Step title="Go through it once, without meat" done={rehearsed ? 'rehearsed' : null}>
+          <RehearseStep />
+        </Step>
+      </ol>
+    </section>
+  );
+}
+
+function Step({
+  title,
+  done,
+  children,
+}: {
+  readonly title: string;
+  /** What was said; null while it is open. */
+  readonly done: string | null;
+  readonly children: ReactNode;
+}): ReactNode {
+  return (
+    <li>
+      <h3>{title}</h3>
+      {done === null ? (
+        children
+      ) : (
+        <p className="first-done">
+          <span aria-hidden>● </span>
+          {done}
+        </p>
+      )}
+    </li>
+  );
+}
+
+const KINDS: readonly (readonly [Cooker['kind'], string])[] = [
+  ['electric', 'Electric'],
+  ['stovetop', 'Stovetop'],
+];
+
+function PotStep(): ReactNode {
+  const { print } = useUnits();
+  const { message } = App.useApp();
+  const [busy, setBusy] = useState(false);
+  const take = async ({ cooker }: CookerSet): Promise<void> => {
+    setBusy(true);
+    try {
+      await request('POST', '/cookers', cooker);
+      await queryClient.invalidateQueries({ queryKey: keys.cookers });
+    } catch (error) {
+      void message.error(`Not kept: ${error instanceof Error ? error.message : String(error)}`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      {KINDS.map(([kind, word]) => (
+        <div key={kind} className="first-choices" role="group" aria-label={word}>
+          <span className="first-kind">{word}</span>
+          {COOKER_SETS.filter(({ cooker }) => cooker.kind === kind).map((set) => (
+            <Button key={set.id} disabled={busy} aria-label={set.label} onClick={() => void take(set)}>
+              {print('volume', set.cooker.litres * 1000)}
+            </Button>
+          ))}
+        </div>
+      ))}
+      <p className="field-note">
+        Take the nearest; what its plate and manual say is put right in <Link to="/cookers">Cookers</Link>.
+      </p>
+    </>
+  );
+}
+
+function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
+  const settings = useSettings().data;
+  const save = useSaveSettings();
+  const [metres, setMetres] = useState(0);
+  const keep = (): void => {
+    if (!settings) return;
+    save.mutate({ ...settings, kitchen: { ...settings.kitchen, altitudeM: metres } }, { onSuccess: onDone });
+  };
+  return (
+    <>
+      <div className="first-choices">
+        <InputNumber
+          aria-label="Altitude of the kitchen"
+          suffix="m"
+          min={LIMITS.altitudeM.min}
+          max={LIMITS.altitudeM.max}
+          value={metres}
+          onChange={(value) => setMetres(value ?? 0)}
+          onPressEnter={keep}
+        />
+        <Button onClick={keep} disabled={save.isPending}>
+          Keep it
+        </Button>
+      </div>
+      {save.error && <p role="alert">Not kept: {save.error.message}</p>}
+      <p className="field-note">Thin air lets the pot work cooler: at 1500 m the minutes grow by a fifth.</p>
+    </>
+  );
+}
+
+function RehearseStep(): ReactNode {
+  const { start, busy } = useStartRehearsal();
+  const [first] = EXERCISE_LIST;
+  if (first === undefined) return null;
+  return (
+    <>
+      <div className="first-choices">
+        <Button disabled={busy} onClick={() => void start({ exercise: first.id })}>
+          Rehearse: {first.name}
+        </Button>
+      </div>
+      <p className="field-note">A simulated cooker, two minutes; nothing can be burnt for good.</p>
+    </>
+  );
+}

@@ -1,0 +1,139 @@
+/** @jest-environment jsdom */
+import type { Plan } from '@hervir/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import { aKitchen, aPlan, kept, openRoom, PATIENCE, picks, sent, standAt } from '../testing/kitchen';
+
+jest.setTimeout(60_000);
+standAt('2027-01-17T13:00:00Z');
+
+const answer = (): HTMLElement => screen.getByRole('region', { name: 'The answer' });
+const minutes = async (): Promise<number> => {
+  const words = await within(answer()).findByText(/minutes under pressure/, {}, PATIENCE);
+  return Number(/(\d+) minutes under pressure/.exec(words.textContent ?? '')?.[1]);
+};
+
+describe('Tonight', () => {
+  test('answers before anything is saved, and again as a gap is filled', async () => {
+    const { user, kitchen } = openRoom('/');
+    const chunks = await minutes();
+    await picks(user, 'Cut how', 'left whole');
+    await waitFor(async () => expect(await minutes()).toBeGreaterThan(chunks + 20), PATIENCE);
+    expect(sent(kitchen, 'POST', '/api/braises')).toEqual([]);
+  });
+
+  test('a weight that cannot be cooked is refused at its gap, with what is allowed; the rest stays', async () => {
+    const { user } = openRoom('/');
+    await minutes();
+    const weight = screen.getByRole('textbox', { name: 'How much meat' });
+    await user.clear(weight);
+    await user.type(weight, '99 kg{Enter}');
+    expect((await within(answer()).findByRole('alert')).textContent).toMatch(/cannot be cooked as it stands.*kg/);
+    expect(screen.getByRole('button', { name: 'Open on the bench' }).hasAttribute('disabled')).toBe(true);
+    await user.clear(weight);
+    await user.type(weight, '3 lb 4 oz{Enter}');
+    expect(await minutes()).toBeGreaterThan(10);
+    expect(within(answer()).queryByRole('alert')).toBeNull();
+  });
+
+  test('a cut that does not come in that form takes its own usual one', async () => {
+    const { user } = openRoom('/');
+    await minutes();
+    await user.type(await screen.findByRole('combobox', { name: 'Which cut' }, PATIENCE), 'oxtail');
+    await user.click(await screen.findByText(/oxtail/i, { selector: '.ant-select-item-option-content' }, PATIENCE));
+    await waitFor(() =>
+      expect(screen.getByRole('combobox', { name: 'Cut how' }).closest('.ant-select')?.textContent).toMatch(/pieces/),
+    );
+  });
+
+  test('opened on the bench it becomes a plan, sent once, with the kitchen’s own air and pot', async () => {
+    const { user, kitchen } = openRoom('/');
+    await minutes();
+    await user.click(screen.getByRole('button', { name: 'Open on the bench' }));
+    await waitFor(() => expect(window.location.pathname).toMatch(/^\/bench\//));
+    const [made] = sent(kitchen, 'POST', '/api/braises');
+    const { plan } = made?.body as { plan: Plan };
+    expect(plan).toMatchObject({
+      meat: { cut: 'goat-shoulder', form: 'chunks', grams: 1500 },
+      cooker: { name: 'The blue one' },
+      kitchen: { altitudeM: 1480 },
+    });
+    expect(sent(kitchen, 'POST', '/api/braises')).toHaveLength(1);
+  });
+
+  test('why these minutes is answered in numbers', async () => {
+    const { user } = openRoom('/');
+    await minutes();
+    await user.click(screen.getByRole('button', { name: 'Why these minutes' }));
+    const drawer = await screen.findByRole('dialog', {}, PATIENCE);
+    expect(drawer.textContent).toMatch(/melt \d+ % of the collagen/);
+    expect(drawer.textContent).toMatch(/animals differ/);
+  });
+
+  test('shows what to begin next and when, the rest beside it, and says so where there is nothing', async () => {
+    const far = kept(
+      aPlan({ name: 'Oxtail with chestnuts', serveAt: '2027-01-24T19:00:00+01:00' }),
+      '1e4177b8-253c-4e42-895e-09934a6c47c2',
+    );
+    openRoom('/', aKitchen({ plans: [far, kept(aPlan())] }));
+    const next = await screen.findByRole('region', { name: 'Begin next' }, PATIENCE);
+    expect(await within(next).findByText('Goat neck with quince')).toBeTruthy();
+    expect(await within(next).findByText(/begin \d{2}:\d{2}/, {}, PATIENCE)).toBeTruthy();
+    expect(within(screen.getByRole('region', { name: 'Plans' })).getByText('Oxtail with chestnuts')).toBeTruthy();
+  });
+
+  test('without a server it says so, and offers to try again', async () => {
+    const kitchen = aKitchen({ away: true });
+    const { user } = openRoom('/', kitchen);
+    expect((await screen.findByText('The plans cannot be shown.', {}, PATIENCE)).textContent).toBeTruthy();
+    expect(await screen.findByText(/The server is away/)).toBeTruthy();
+    kitchen.away = false;
+    await user.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(await screen.findByText('Goat neck with quince', {}, PATIENCE)).toBeTruthy();
+  });
+});
+
+describe('a new kitchen', () => {
+  const newKitchen = (): ReturnType<typeof aKitchen> => {
+    const kitchen = aKitchen({
+      plans: [],
+      cookers: [],
+      settings: { units: 'metric', kitchen: { altitudeM: 0, roomC: 20 }, confidence: 0.8, letterKeys: true },
+    });
+    kitchen.answers['GET /api/health'] = () =>
+      ({
+        ok: true,
+        status: 200,
+        headers: { get: () => null },
+        json: () => Promise.resolve({ status: 'ok', demo: false }),
+      }) as unknown as Response;
+    return kitchen;
+  };
+
+  test('is asked for its pot and its height; each is kept at once and marked as done', async () => {
+    const { user, kitchen } = openRoom('/', newKitchen());
+    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    await user.click(within(steps).getByRole('button', { name: 'Large stovetop pot, 8 l' }));
+    expect(await within(steps).findByText('Large stovetop pot')).toBeTruthy();
+    expect(kitchen.cookers.map(({ cooker }) => cooker.litres)).toEqual([8]);
+    const height = within(steps).getByRole('spinbutton', { name: 'Altitude of the kitchen' });
+    await user.clear(height);
+    await user.type(height, '640{Enter}');
+    expect(await within(steps).findByText('640 m')).toBeTruthy();
+    expect(kitchen.settings.kitchen).toEqual({ altitudeM: 640, roomC: 20 });
+  });
+
+  test('a kitchen at the sea can say so too', async () => {
+    const { user, kitchen } = openRoom('/', newKitchen());
+    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    await user.click(within(steps).getByRole('button', { name: 'Keep it' }));
+    expect(await within(steps).findByText('0 m')).toBeTruthy();
+    expect(kitchen.settings.kitchen.altitudeM).toBe(0);
+  });
+
+  test('may send the steps away, for good', async () => {
+    const { user } = openRoom('/', newKitchen());
+    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    await user.click(within(steps).getByRole('button', { name: 'Not now' }));
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull());
+  });
+});

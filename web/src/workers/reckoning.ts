@@ -1,0 +1,92 @@
+import {
+  asCooked,
+  catchUp,
+  forecast,
+  formAlternatives,
+  mends,
+  PlanError,
+  pressureMinutesLike,
+  releaseAlternatives,
+  rescale,
+  stillTough,
+  printerFor,
+  timesRow,
+  withLearnt,
+  type Alternative,
+  type AsCooked,
+  type CatchUp,
+  type CookState,
+  type Forecast,
+  type Grade,
+  type LearntRow,
+  type Mend,
+  type Method,
+  type More,
+  type Plan,
+  type PressureTimes,
+  type Rescaled,
+  type TimesCell,
+  type TimesFor,
+  type UnitSystem,
+} from '@hervir/core';
+
+/** The field that makes a plan impossible. Errors lose their class on the way out of a worker. */
+export interface PlanFault {
+  readonly ok: false;
+  readonly path: string;
+  readonly problem: string;
+  readonly allowed: string;
+}
+
+export type Answer<T> = { readonly ok: true; readonly value: T } | PlanFault;
+
+/** The same plan done otherwise. */
+export interface Alternatives {
+  readonly releases: readonly Alternative[];
+  readonly forms: readonly Alternative[];
+}
+
+function answer<T>(reckon: () => T): Answer<T> {
+  try {
+    return { ok: true, value: reckon() };
+  } catch (error) {
+    if (error instanceof PlanError) {
+      return { ok: false, path: error.path, problem: error.problem, allowed: error.allowed };
+    }
+    throw error;
+  }
+}
+
+let rows: readonly LearntRow[] = [];
+
+/** A plan with what the log has taught; one that was begun, or rehearsed, keeps what was known then. */
+const taught = (plan: Plan): Plan => (plan.learnt === undefined ? withLearnt(plan, { rows }) : plan);
+
+/** What is reckoned beside the page: in a worker in the browser, in place in a test. */
+export const reckoning = {
+  teach: (learnt: readonly LearntRow[]): void => {
+    rows = learnt;
+  },
+  forecast: (plan: Plan, system: UnitSystem): Answer<Forecast> => answer(() => forecast(taught(plan), system)),
+  alternatives: (plan: Plan): Answer<Alternatives> =>
+    answer(() => {
+      const base = forecast(taught(plan));
+      return { releases: releaseAlternatives(base), forms: formAlternatives(base) };
+    }),
+  minutesLike: (plan: Plan, method: Method, minutes: number): Answer<number> =>
+    answer(() => pressureMinutesLike(taught(plan), method, minutes)),
+  rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
+    answer(() => {
+      const { plan: next, changes } = rescale(forecast(taught(plan), system), servings, system);
+      return { plan: { ...next, learnt: plan.learnt }, changes };
+    }),
+  stillTough: (plan: Plan, done: number, found: Grade): Answer<More | null> =>
+    answer(() => stillTough(taught(plan), done, found)),
+  asCooked: (plan: Plan, times: PressureTimes): Answer<AsCooked> => answer(() => asCooked(taught(plan), times)),
+  catchUp: (plan: Plan, state: CookState, nowMs: number, system: UnitSystem): Answer<CatchUp[]> =>
+    answer(() => catchUp(forecast(taught(plan), system), state, nowMs, printerFor(system))),
+  mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
+  timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),
+};
+
+export type Reckoner = typeof reckoning;
