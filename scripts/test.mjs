@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildAll, chromiumPath, install, root } from './lib.mjs';
+import { buildAll, chromiumPath, install, root, tsc } from './lib.mjs';
 
 const began = Date.now();
 const checks = [];
@@ -54,36 +54,10 @@ install();
 ensureChromium();
 const bin = (name) => join(root, 'node_modules/.bin', name);
 
-const reports = mkdtempSync(join(tmpdir(), 'hervir-test-'));
-/** Runs some of Jest's projects; each writes a report of its own. */
-const jest = (name, workers, ...projects) =>
-  step(
-    name,
-    bin('jest'),
-    [
-      '--json',
-      `--outputFile=${join(reports, `${name}.json`)}`,
-      '--silent',
-      // The database driver's native thread keeps Jest's process alive after everything has been closed.
-      '--forceExit',
-      '--testTimeout=60000',
-      `--maxWorkers=${workers}`,
-      '--selectProjects',
-      ...projects,
-      ...process.argv.slice(2),
-    ],
-    false,
-  );
+const report = join(mkdtempSync(join(tmpdir(), 'hervir-test-')), 'jest.json');
 
-// Two lanes on two cores: what needs no build runs beside the build; the linter reads the types that were just built, and
-// screens without a browser come after it, beside the browser's own tests.
-let built = null;
-const building = new Promise((resolve) => (built = resolve));
-const lane = (async () => {
-  await step('types', bin('tsc'), ['-b']);
-  process.stdout.write('\n== build\n');
-  buildAll();
-  built();
+// What needs no build runs beside the build; the linter, which reads the types that were just built, beside the tests.
+const checked = (async () => {
   await step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await step('layers', bin('depcruise'), [
     '--config',
@@ -93,27 +67,38 @@ const lane = (async () => {
     'server/src',
     'web/src',
   ]);
-  await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-  await jest('screens', 1, 'web');
 })();
-await jest('unit', 1, 'core', 'contract', 'server');
-await building;
-// The browser's tests wait more than they work: two at once even beside the linter.
-await jest('browser', 2, 'e2e');
-await lane;
+await step('types', process.execPath, [tsc, '-b']);
+process.stdout.write('\n== build\n');
+buildAll();
+const linted = checked.then(() => step('lint', bin('eslint'), ['.', '--max-warnings', '0']));
+await step(
+  'tests',
+  bin('jest'),
+  [
+    '--json',
+    `--outputFile=${report}`,
+    '--silent',
+    // The database driver's native thread keeps Jest's process alive after everything has been closed.
+    '--forceExit',
+    '--testTimeout=60000',
+    // The browser's tests come first, and wait more than they work.
+    '--testSequencer=./scripts/browser-first.cjs',
+    '--maxWorkers=3',
+    ...process.argv.slice(2),
+  ],
+  false,
+);
+await linted;
 
-const isTests = ({ name }) => name === 'unit' || name === 'browser' || name === 'screens';
-let passed = checks.filter((check) => check.ok && !isTests(check)).length;
-let failed = checks.filter((check) => !check.ok && !isTests(check)).length;
-for (const { name } of checks.filter(isTests)) {
-  const file = join(reports, `${name}.json`);
-  if (existsSync(file)) {
-    const report = JSON.parse(readFileSync(file, 'utf8'));
-    passed += report.numPassedTests;
-    failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
-  } else {
-    failed += 1;
-  }
+let passed = checks.filter(({ name, ok }) => ok && name !== 'tests').length;
+let failed = checks.filter(({ name, ok }) => !ok && name !== 'tests').length;
+if (existsSync(report)) {
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  passed += numPassedTests;
+  failed += numFailedTests + numRuntimeErrorTestSuites;
+} else {
+  failed += 1;
 }
 const share = testShare();
 process.stdout.write(

@@ -78,7 +78,8 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
 }
 
 /** A shared machine may be slow; nothing here is timed. */
-const PATIENCE = 40_000;
+const PATIENCE = 60_000;
+jest.setTimeout(300_000);
 
 const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
 
@@ -123,6 +124,7 @@ export class Person {
   ): Promise<Person> {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
+    page.setDefaultTimeout(PATIENCE);
     await page.setViewport(size);
     if (how.keepsApp !== true) {
       await page.evaluateOnNewDocument(() => {
@@ -147,7 +149,7 @@ export class Person {
   async finds(role: string, wanted: string | RegExp): Promise<ElementHandle> {
     if (typeof wanted !== 'string') return like(this.page, role, wanted);
     const name = wanted;
-    const handle = await this.page.waitForSelector(named(role, name), { timeout: PATIENCE, visible: true });
+    const handle = await this.page.waitForSelector(named(role, name), { visible: true });
     if (!handle) throw new Error(`no ${role} "${name}"`);
     return handle;
   }
@@ -155,12 +157,12 @@ export class Person {
   async presses(role: string, wanted: string | RegExp): Promise<void> {
     if (typeof wanted !== 'string') return (await like(this.page, role, wanted)).click();
     // Waits until it has stopped moving: lists and menus open with a short motion.
-    await this.page.locator(named(role, wanted)).setTimeout(PATIENCE).click();
+    await this.page.locator(named(role, wanted)).click();
   }
 
   /** Takes one of a few that are all in sight: the words are pressed, the button itself is drawn over. */
   async chooses(name: string): Promise<void> {
-    const button = await this.page.waitForSelector(named('radio', name), { timeout: PATIENCE });
+    const button = await this.page.waitForSelector(named('radio', name));
     const words = await button?.evaluateHandle((element) => element.closest('label') ?? element);
     await words?.click();
   }
@@ -175,21 +177,17 @@ export class Person {
 
   async reads(text: string | RegExp): Promise<void> {
     const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
-    await this.page.waitForFunction(
-      (pattern: string) => new RegExp(pattern).test(document.body.innerText),
-      { timeout: PATIENCE },
-      source,
-    );
+    await this.page.waitForFunction((pattern: string) => new RegExp(pattern).test(document.body.innerText), {}, source);
   }
 
   /** Opens a plan of Tonight by its name; a cook of the same name, on the fire above, is another link. */
   async opensPlan(name: string): Promise<void> {
     const link = `a[href^="/bench/"] ::-p-text(${name})`;
-    await this.page.waitForSelector(link, { timeout: PATIENCE });
+    await this.page.waitForSelector(link);
     // What is on the fire comes in above the list.
     await this.standsStill();
-    await this.page.locator(link).setTimeout(PATIENCE).click();
-    await this.page.waitForFunction(() => location.pathname.startsWith('/bench/'), { timeout: PATIENCE });
+    await this.page.locator(link).click();
+    await this.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
   }
 
   /** Opens a station of the bench by its title. */
@@ -205,7 +203,7 @@ export class Person {
       );
     // The bench grows as its figures come: a press that went beside is made again, as a person would.
     for (let attempt = 0; attempt < 5; attempt += 1) {
-      const head = await this.page.waitForSelector(path, { visible: true, timeout: PATIENCE });
+      const head = await this.page.waitForSelector(path, { visible: true });
       // On a phone the rooms' bar lies over the lower edge: as a person would, bring it to the middle first.
       await head?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
       await head?.click();
@@ -242,7 +240,7 @@ export class Person {
     const field = await this.finds(role, name);
     await this.page.waitForFunction(
       (element: Element, wanted: string) => (element as HTMLInputElement).value === wanted,
-      { timeout: PATIENCE },
+      {},
       field,
       value,
     );
@@ -250,22 +248,19 @@ export class Person {
 
   /** Puts the keyboard where a press of Tab would. */
   async focuses(role: string, name: string): Promise<void> {
-    const found = await this.page.waitForSelector(named(role, name), { timeout: PATIENCE });
+    const found = await this.page.waitForSelector(named(role, name));
     await found?.evaluate((element) => (element as unknown as { focus(): void }).focus());
   }
 
   /** Waits until the room is drawn: nothing is opening or reckoning any more. */
   async settles(): Promise<void> {
-    await this.page.waitForFunction(
-      async () => {
-        await document.fonts.ready;
-        return (
-          document.querySelector('main')?.innerText !== '' &&
-          !/Opening…|Reckoning|Looking for/.test(document.body.innerText)
-        );
-      },
-      { timeout: PATIENCE },
-    );
+    await this.page.waitForFunction(async () => {
+      await document.fonts.ready;
+      return (
+        document.querySelector('main')?.innerText !== '' &&
+        !/Opening…|Reckoning|Looking for/.test(document.body.innerText)
+      );
+    });
   }
 
   /** Waits until nothing on the page moves or grows any more: two looks in a row find every part where it was. */
@@ -309,7 +304,7 @@ export class Person {
     for (let attempt = 0; attempt < 4; attempt += 1) {
       const option = await this.page.waitForSelector(
         `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
-        { visible: true, timeout: PATIENCE },
+        { visible: true },
       );
       await option?.click();
       for (let look = 0; look < 20; look += 1) {

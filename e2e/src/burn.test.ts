@@ -1,7 +1,5 @@
 import { aKitchen, Person } from './browser';
 
-jest.setTimeout(150_000);
-
 const kitchen = aKitchen();
 
 /** A plan of the demo, opened on the bench. */

@@ -1,7 +1,5 @@
 import { aKitchen, Person } from './browser';
 
-jest.setTimeout(120_000);
-
 const kitchen = aKitchen({ demo: false });
 
 describe('a kitchen that is new', () => {

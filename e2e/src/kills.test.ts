@@ -4,8 +4,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-jest.setTimeout(280_000);
-
 /**
  * How often the server is killed. A start costs two seconds of a core: with the other tests a few kills, with
  * `npm run kills` sixty.

@@ -3,8 +3,6 @@ import { randomUUID } from 'node:crypto';
 import { openBrowser, Person, serve, type Server } from './browser';
 import { testClock, type TestClock } from './test-clock';
 
-jest.setTimeout(240_000);
-
 let clock: TestClock;
 let server: Server;
 let opened: Awaited<ReturnType<typeof openBrowser>>;
@@ -60,7 +58,7 @@ describe('without the server', () => {
     await person.page.reload({ waitUntil: 'domcontentloaded' });
     await person.page.waitForFunction(
       (wanted: string) => document.querySelector('main h1')?.textContent === wanted,
-      { timeout: 40_000 },
+      {},
       second,
     );
     await person.reads('The server is away');
@@ -74,13 +72,11 @@ describe('without the server', () => {
     await person.reads(/minutes under pressure/);
 
     server = await serve({ folder: server.folder, port, clock: clock.file });
-    await person.page.waitForFunction(() => !document.body.innerText.includes('The server is away'), {
-      timeout: 40_000,
-    });
+    await person.page.waitForFunction(() => !document.body.innerText.includes('The server is away'));
     await person.goes(`/cook/${cook}`);
     await person.page.waitForFunction(
       (wanted: string) => document.querySelector('main h1')?.textContent === wanted,
-      { timeout: 40_000 },
+      {},
       second,
     );
     const after = await kept(cook);
@@ -124,7 +120,7 @@ describe('without the server', () => {
       const real = performance.now.bind(performance);
       performance.now = () => real() + 3_600_000;
     });
-    await person.page.waitForFunction(() => /^[▲■]/.test(document.title), { timeout: 40_000 });
+    await person.page.waitForFunction(() => /^[▲■]/.test(document.title));
     await person.leaves();
     server = await serve({ folder: server.folder, port, clock: clock.file });
   });

@@ -1,7 +1,5 @@
 import { aKitchen, Person } from './browser';
 
-jest.setTimeout(200_000);
-
 const kitchen = aKitchen();
 
 /** Presses what the guide says, in its own words. */

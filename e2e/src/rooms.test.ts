@@ -2,8 +2,6 @@ import { readFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { aKitchen, Person } from './browser';
 
-jest.setTimeout(240_000);
-
 const kitchen = aKitchen();
 
 describe('every room', () => {

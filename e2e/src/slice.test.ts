@@ -1,8 +1,6 @@
 import { rmSync } from 'node:fs';
 import { aKitchen, Person, serve } from './browser';
 
-jest.setTimeout(150_000);
-
 const kitchen = aKitchen();
 
 const clock = /(\d{2}):(\d{2})/;

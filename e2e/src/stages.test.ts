@@ -1,7 +1,5 @@
 import { aKitchen, Person } from './browser';
 
-jest.setTimeout(180_000);
-
 const kitchen = aKitchen();
 
 /** A whole goat leg with three vegetables and freekeh, kept through the interface's own server and opened on the bench. */
@@ -117,7 +115,7 @@ describe('the clock', () => {
     await person.page.keyboard.press('ArrowLeft');
     await person.page.waitForFunction(
       (block: Element) => /1 min earlier$/.test(block.getAttribute('aria-valuetext') ?? ''),
-      { timeout: 40_000 },
+      {},
       bread,
     );
     const box = await bread.boundingBox();
@@ -126,17 +124,9 @@ describe('the clock', () => {
     await person.page.mouse.down();
     await person.page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 5 });
     await person.page.mouse.up();
-    await person.page.waitForFunction(
-      (block: Element) => Number(block.getAttribute('aria-valuenow')) > 5,
-      { timeout: 40_000 },
-      bread,
-    );
+    await person.page.waitForFunction((block: Element) => Number(block.getAttribute('aria-valuenow')) > 5, {}, bread);
     await person.presses('button', 'All as late as they can be');
-    await person.page.waitForFunction(
-      (block: Element) => block.getAttribute('aria-valuenow') === '0',
-      { timeout: 40_000 },
-      bread,
-    );
+    await person.page.waitForFunction((block: Element) => block.getAttribute('aria-valuenow') === '0', {}, bread);
     await person.finds('link', 'Calendar with alarms');
     await person.presses('link', 'One-page card');
     await person.finds('button', 'Print');

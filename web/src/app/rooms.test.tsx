@@ -3,7 +3,7 @@ import type { LogItem } from '@hervir/contract';
 import { summary, unknown, withEvidence } from '@hervir/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
-import { aKitchen, openRoom, PATIENCE, picks, sent, standAt, writes } from '../testing/kitchen';
+import { aKitchen, openRoom, picks, sent, standAt, writes } from '../testing/kitchen';
 
 jest.setTimeout(60_000);
 standAt('2027-01-17T12:00:00Z');
@@ -36,7 +36,7 @@ const entry = (part: Partial<LogItem> = {}): LogItem => ({
 describe('the frame', () => {
   test('Alt and a digit change the room, ? shows the keys, and the window is called after the room', async () => {
     const { user } = openRoom('/settings');
-    await screen.findByRole('heading', { name: 'Settings' }, PATIENCE);
+    await screen.findByRole('heading', { name: 'Settings' });
     expect(document.title).toBe('Settings · Hervir');
     await user.keyboard('{Alt>}6{/Alt}');
     // Not "At the pot", whose address begins alike.
@@ -44,12 +44,12 @@ describe('the frame', () => {
     await user.keyboard('{Alt>}4{/Alt}');
     await waitFor(() => expect(window.location.pathname).toBe('/times'));
     await user.keyboard('?');
-    expect((await screen.findByRole('dialog', {}, PATIENCE)).textContent).toContain('go to a room');
+    expect((await screen.findByRole('dialog')).textContent).toContain('go to a room');
   });
 
   test('units and colours change by one press, and are kept', async () => {
     const { user, kitchen } = openRoom('/settings');
-    await user.click(await screen.findByRole('button', { name: /change to pounds/ }, PATIENCE));
+    await user.click(await screen.findByRole('button', { name: /change to pounds/ }));
     await waitFor(() => expect(kitchen.settings.units).toBe('us'));
     await user.click(screen.getByRole('button', { name: 'Night' }));
     await waitFor(() => expect(document.documentElement.dataset['theme']).toBe('night'));
@@ -58,7 +58,7 @@ describe('the frame', () => {
 
   test('an address that leads nowhere says so', async () => {
     openRoom('/nowhere');
-    expect(await screen.findByText('There is nothing here', {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText('There is nothing here')).toBeTruthy();
   });
 });
 
@@ -66,24 +66,24 @@ describe('Settings', () => {
   test('the height of the kitchen is kept; a refusal is told and put back', async () => {
     const { kitchen, user } = openRoom('/settings');
     await writes(user, 'Altitude', '640');
-    await waitFor(() => expect(kitchen.settings.kitchen.altitudeM).toBe(640), PATIENCE);
+    await waitFor(() => expect(kitchen.settings.kitchen.altitudeM).toBe(640));
     kitchen.answers['PUT /api/settings'] = () =>
       answer({ faults: [{ path: 'kitchen.roomC', problem: 'too hot', allowed: '0 to 45 °C' }] }, 400);
     await writes(user, 'Room', '30');
-    expect(await screen.findByText(/Not saved: .*too hot/, {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText(/Not saved: .*too hot/)).toBeTruthy();
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Room').value).toBe('19'));
   });
 
   test('a file that is no backup is refused in words, and nothing is put back', async () => {
     const { kitchen, user } = openRoom('/settings');
-    await screen.findByText('Restore from a backup…', {}, PATIENCE);
+    await screen.findByText('Restore from a backup…');
     const choose = (text: string): void => {
       const [input] = [...document.querySelectorAll('input[type="file"]')];
       const file = new File([text], 'kitchen.json', { type: 'application/json' });
       fireEvent.change(input as HTMLElement, { target: { files: [file] } });
     };
     choose('not json at all');
-    expect((await screen.findAllByRole('alert', {}, PATIENCE)).length).toBeGreaterThan(0);
+    expect((await screen.findAllByRole('alert')).length).toBeGreaterThan(0);
     expect(sent(kitchen, 'POST', '/api/backup/restore')).toEqual([]);
     await user.keyboard('{Escape}');
   });
@@ -92,9 +92,9 @@ describe('Settings', () => {
 describe('Cookers', () => {
   test('a cooker is added from a starting set, with its own name and figures; an impossible one is refused at its field', async () => {
     const { kitchen, user } = openRoom('/cookers');
-    await user.click(await screen.findByRole('button', { name: /Add a cooker/ }, PATIENCE));
-    await user.click(await screen.findByText('Large stovetop pot, 8 l', {}, PATIENCE));
-    const dialog = await screen.findByRole('dialog', {}, PATIENCE);
+    await user.click(await screen.findByRole('button', { name: /Add a cooker/ }));
+    await user.click(await screen.findByText('Large stovetop pot, 8 l'));
+    const dialog = await screen.findByRole('dialog');
     const name = within(dialog).getByLabelText('Name');
     await user.clear(name);
     await user.type(name, 'The old steel one');
@@ -104,18 +104,16 @@ describe('Cookers', () => {
       .getAllByRole('button')
       .find(({ className }) => className.includes('primary')) as HTMLElement;
     await user.click(keep);
-    expect(await within(dialog).findByText(/too large|20 to 120/, {}, PATIENCE)).toBeTruthy();
+    expect(await within(dialog).findByText(/too large|20 to 120/)).toBeTruthy();
     delete kitchen.answers['POST /api/cookers'];
     await waitFor(() => expect(keep.className).not.toContain('loading'));
     await user.click(keep);
-    await waitFor(
-      () =>
-        expect(kitchen.cookers.at(-1)?.cooker).toMatchObject({
-          name: 'The old steel one',
-          kind: 'stovetop',
-          litres: 8,
-        }),
-      PATIENCE,
+    await waitFor(() =>
+      expect(kitchen.cookers.at(-1)?.cooker).toMatchObject({
+        name: 'The old steel one',
+        kind: 'stovetop',
+        litres: 8,
+      }),
     );
   });
 
@@ -138,13 +136,10 @@ describe('Cookers', () => {
     kitchen.answers['PUT /api/learning/heat%3AThe%20blue%20one'] = () => answer({});
     kitchen.answers['PUT /api/learning/heat:The blue one'] = () => answer({});
     const { user } = openRoom('/cookers', kitchen);
-    const use = await screen.findByRole('switch', { name: /^Use it: / }, PATIENCE);
+    const use = await screen.findByRole('switch', { name: /^Use it: / });
     expect(use.closest('section, li')?.textContent).toMatch(/6|six/);
     await user.click(use);
-    await waitFor(
-      () => expect(sent(kitchen, 'PUT', '/api/learning/')).toMatchObject([{ body: { off: true } }]),
-      PATIENCE,
-    );
+    await waitFor(() => expect(sent(kitchen, 'PUT', '/api/learning/')).toMatchObject([{ body: { off: true } }]));
   });
 });
 
@@ -164,13 +159,13 @@ describe('Log', () => {
       ],
     });
     const { user } = openRoom('/log', kitchen);
-    const list = await screen.findByRole('list', { name: 'Cooks' }, PATIENCE);
+    const list = await screen.findByRole('list', { name: 'Cooks' });
     expect(list.textContent).toMatch(/firm, not fork-tender/);
     expect(list.textContent).toMatch(/20 min late/);
     expect(list.textContent).toMatch(/burn error/);
     kitchen.log = [];
     await user.type(screen.getByLabelText('Look for words'), 'venison');
-    expect(await screen.findByText('Nothing in the log is like that.', {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText('Nothing in the log is like that.')).toBeTruthy();
     expect(sent(kitchen, 'GET', '/api/log?').at(-1)?.path).toContain('text=venison');
   });
 
@@ -183,25 +178,19 @@ describe('Log', () => {
       const last = sent(kitchen, 'GET', '/api/log?').at(-1)?.path ?? '';
       expect(last).toContain('species=goat');
       expect(last).toContain('sort=toughest');
-    }, PATIENCE);
+    });
   });
 
   test('one cook: how it came out is said afterwards, and kept', async () => {
     const kitchen = aKitchen({ log: [entry()] });
     const { user } = openRoom('/log/8e4177b8-253c-4e42-895e-09934a6c47c2', kitchen);
-    const came = await screen.findByRole('region', { name: 'How it came out' }, PATIENCE);
+    const came = await screen.findByRole('region', { name: 'How it came out' });
     await writes(user, 'Cooked meat, weighed', '950 g');
-    await waitFor(
-      () => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ cookedG: 950 }),
-      PATIENCE,
-    );
+    await waitFor(() => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ cookedG: 950 }));
     const words = within(came).getByLabelText('Words');
     await user.type(words, 'more bay');
     fireEvent.blur(words);
-    await waitFor(
-      () => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ notes: 'more bay' }),
-      PATIENCE,
-    );
+    await waitFor(() => expect(sent(kitchen, 'PUT', '/api/log/').at(-1)?.body).toMatchObject({ notes: 'more bay' }));
     expect(screen.getByRole('region', { name: 'Planned and actual' }).textContent).toMatch(/35 min.*37 min/);
   });
 
@@ -209,13 +198,13 @@ describe('Log', () => {
     const kitchen = aKitchen();
     kitchen.answers['POST /api/log'] = (body) => answer({ ...entry(), id: (body as { id: string }).id }, 201);
     const { user } = openRoom('/log', kitchen);
-    await user.click(await screen.findByRole('button', { name: 'Add a past cook' }, PATIENCE));
-    const dialog = await screen.findByRole('dialog', {}, PATIENCE);
+    await user.click(await screen.findByRole('button', { name: 'Add a past cook' }));
+    const dialog = await screen.findByRole('dialog');
     const keep = within(dialog)
       .getAllByRole('button')
       .find(({ className }) => className.includes('primary')) as HTMLElement;
     await user.click(keep);
-    await waitFor(() => expect(sent(kitchen, 'POST', '/api/log')).toHaveLength(1), PATIENCE);
+    await waitFor(() => expect(sent(kitchen, 'POST', '/api/log')).toHaveLength(1));
     expect(sent(kitchen, 'POST', '/api/log')[0]?.body).toMatchObject({
       grade: expect.any(String) as string,
       minutes: expect.any(Number) as number,
@@ -227,11 +216,9 @@ describe('Log', () => {
 describe('Times', () => {
   test('the wall chart is reckoned for this kitchen, row by row, and can be printed', async () => {
     openRoom('/times');
-    const chart = await screen.findByRole('region', { name: 'The chart' }, PATIENCE);
-    await waitFor(() => expect(chart.textContent).toMatch(/goat neck/i), PATIENCE);
-    await waitFor(() => expect(screen.getByRole('button', { name: /[Pp]rint/ }).hasAttribute('disabled')).toBe(false), {
-      timeout: 40_000,
-    });
+    const chart = await screen.findByRole('region', { name: 'The chart' });
+    await waitFor(() => expect(chart.textContent).toMatch(/goat neck/i));
+    await waitFor(() => expect(screen.getByRole('button', { name: /[Pp]rint/ }).hasAttribute('disabled')).toBe(false));
     const figures = [...(chart.textContent ?? '').matchAll(/\d+/g)].map(Number);
     expect(figures.length).toBeGreaterThan(100);
   });
@@ -240,7 +227,7 @@ describe('Times', () => {
 describe('Rescue', () => {
   test.each(['burn', 'still-tough', 'power-cut'])('%s: steps come first, reasons after', async (topic) => {
     openRoom(`/rescue/${topic}`);
-    const steps = await screen.findAllByRole('listitem', {}, PATIENCE);
+    const steps = await screen.findAllByRole('listitem');
     expect(steps.length).toBeGreaterThan(1);
     const why = screen.queryByRole('heading', { name: 'Why' });
     if (why) {
@@ -254,14 +241,14 @@ describe('Rehearse', () => {
   test('six exercises, each with its pass mark; one is begun by a press', async () => {
     const kitchen = aKitchen();
     const { user } = openRoom('/rehearse', kitchen);
-    const list = await screen.findByRole('list', { name: 'Exercises' }, PATIENCE);
+    const list = await screen.findByRole('list', { name: 'Exercises' });
     expect(within(list).getAllByRole('listitem')).toHaveLength(6);
     expect(list.textContent?.match(/Passed when: /g)).toHaveLength(6);
     await user.click(within(list).getAllByRole('button')[0] as HTMLElement);
-    await waitFor(() => expect(sent(kitchen, 'POST', '/api/rehearsals')).toHaveLength(1), PATIENCE);
+    await waitFor(() => expect(sent(kitchen, 'POST', '/api/rehearsals')).toHaveLength(1));
     expect(sent(kitchen, 'POST', '/api/rehearsals')[0]?.body).toMatchObject({ exercise: expect.any(String) as string });
     // It could not be begun here: that is said, and the room stays.
-    expect(await screen.findByText(/Not begun/, {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText(/Not begun/)).toBeTruthy();
   });
 });
 
@@ -274,12 +261,12 @@ describe('From a recipe', () => {
         400,
       );
     const { user } = openRoom('/recipe', kitchen);
-    const box = await screen.findByLabelText<HTMLTextAreaElement>('The recipe', {}, PATIENCE);
+    const box = await screen.findByLabelText<HTMLTextAreaElement>('The recipe');
     await user.type(box, 'A cup of tea');
     await user.click(
       screen.getAllByRole('button').find(({ className }) => className.includes('primary')) as HTMLElement,
     );
-    expect(await screen.findByText(/no meat was found in it/, {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText(/no meat was found in it/)).toBeTruthy();
     expect(box.value).toBe('A cup of tea');
   });
 });

@@ -46,9 +46,11 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
     settings?.letterKeys ?? true,
   );
   const room = TITLED.find(({ path }) => pathname === path || (path !== '/' && pathname.startsWith(`${path}/`)));
+  // What rings calls the window, in whatever room one is.
+  const [rings, setRings] = useState<string | null>(null);
   useEffect(() => {
-    document.title = room && room.path !== '/' ? `${room.name} · Hervir` : 'Hervir';
-  }, [room]);
+    document.title = rings ?? (room && room.path !== '/' ? `${room.name} · Hervir` : 'Hervir');
+  }, [room, rings]);
 
   return (
     <>
@@ -65,7 +67,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
         </nav>
         {cooking && (
           <Suspense fallback={null}>
-            <Pill />
+            <Pill onRings={setRings} />
           </Suspense>
         )}
         <div className="rail-side">

@@ -8,7 +8,7 @@ import { Navigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { Refused, request } from '../api/client';
 import { keys, queryClient, useBraises, useSettings } from '../api/queries';
-import { isTyping } from '../app/shortcuts';
+import { isTyping, useKeys } from '../app/shortcuts';
 import { StartButton } from '../cook/start-button';
 import { RehearseButton } from '../rehearse/rehearse-button';
 import { Line } from '../shared/line/line';
@@ -131,25 +131,21 @@ export function Bench(): ReactNode {
 }
 
 function useBenchKeys(onStation: (index: number) => void, letterKeys: boolean): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (isTyping(event.target)) return;
-      const undoing = event.ctrlKey || event.metaKey;
-      const key = event.key.toLowerCase();
-      if (undoing && key === 'z') {
-        event.preventDefault();
-        if (event.shiftKey) redo();
-        else undo();
-      } else if (undoing && key === 'y') {
-        event.preventDefault();
-        redo();
-      } else if (letterKeys && !undoing && !event.altKey && /^[1-6]$/.test(event.key)) {
-        onStation(Number(event.key) - 1);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onStation, letterKeys]);
+  useKeys((event) => {
+    if (isTyping(event.target)) return;
+    const undoing = event.ctrlKey || event.metaKey;
+    const key = event.key.toLowerCase();
+    if (undoing && key === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    } else if (undoing && key === 'y') {
+      event.preventDefault();
+      redo();
+    } else if (letterKeys && !undoing && !event.altKey && /^[1-6]$/.test(event.key)) {
+      onStation(Number(event.key) - 1);
+    }
+  });
 }
 
 function OpenBench(): ReactNode {

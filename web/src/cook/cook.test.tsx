@@ -3,14 +3,14 @@ import type { CookEvent } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { UserEvent } from '@testing-library/user-event';
 import { answer } from '../testing/answer';
-import { aCook, aKitchen, openRoom, PATIENCE, sent, standAt, type PretendKitchen } from '../testing/kitchen';
+import { aCook, aKitchen, openRoom, sent, standAt, type PretendKitchen } from '../testing/kitchen';
 
 jest.setTimeout(60_000);
 standAt('2027-01-17T15:40:00Z');
 
 async function pot(kitchen = aKitchen({ running: [aCook()] })): Promise<{ kitchen: PretendKitchen; user: UserEvent }> {
   const opened = openRoom(`/cook/${kitchen.running[0]?.id ?? ''}`, kitchen);
-  await screen.findByRole('region', { name: 'Now' }, PATIENCE);
+  await screen.findByRole('region', { name: 'Now' });
   return opened;
 }
 const title = (): string => screen.getByRole('heading', { level: 1 }).textContent ?? '';
@@ -23,7 +23,7 @@ async function until(user: UserEvent, wanted: RegExp): Promise<void> {
   for (let i = 0; i < 60 && !wanted.test(title()); i += 1) {
     const before = title();
     await user.click(big());
-    await waitFor(() => expect(title()).not.toBe(before), PATIENCE);
+    await waitFor(() => expect(title()).not.toBe(before));
   }
   expect(title()).toMatch(wanted);
 }
@@ -34,7 +34,7 @@ describe('at the pot', () => {
     const first = title();
     await user.click(big());
     await waitFor(() => expect(title()).not.toBe(first));
-    await waitFor(() => expect(events(kitchen)).toHaveLength(1), PATIENCE);
+    await waitFor(() => expect(events(kitchen)).toHaveLength(1));
     expect(events(kitchen)[0]?.kind).toBe('stepDone');
     expect(events(kitchen)[0]?.at).toMatch(/^2027-01-17T15:4/);
   });
@@ -46,7 +46,7 @@ describe('at the pot', () => {
     await waitFor(() => expect(title()).not.toBe(first));
     await user.click(await screen.findByRole('button', { name: /^Undo: / }));
     await waitFor(() => expect(title()).toBe(first));
-    await waitFor(() => expect(events(kitchen).map(({ kind }) => kind)).toEqual(['stepDone', 'undone']), PATIENCE);
+    await waitFor(() => expect(events(kitchen).map(({ kind }) => kind)).toEqual(['stepDone', 'undone']));
   });
 
   test('Space is the big button, P is pin up where the pin is awaited, M a minute more', async () => {
@@ -56,11 +56,10 @@ describe('at the pot', () => {
     await waitFor(() => expect(title()).not.toBe(first));
     await until(user, /pin/i);
     await user.keyboard('p');
-    await waitFor(() => expect(events(kitchen).some(({ kind }) => kind === 'pinUp')).toBe(true), PATIENCE);
+    await waitFor(() => expect(events(kitchen).some(({ kind }) => kind === 'pinUp')).toBe(true));
     await user.keyboard('m');
-    await waitFor(
-      () => expect(events(kitchen).at(-1)).toMatchObject({ kind: 'minutesAdded', payload: { minutes: 1 } }),
-      PATIENCE,
+    await waitFor(() =>
+      expect(events(kitchen).at(-1)).toMatchObject({ kind: 'minutesAdded', payload: { minutes: 1 } }),
     );
   });
 
@@ -73,12 +72,10 @@ describe('at the pot', () => {
       expect(now.textContent).toContain(word);
     }
     await user.click(within(now).getByRole('button', { name: /^Firm/ }));
-    const back = await within(now).findByRole('button', { name: /^Lid back on(: up| for \d+ min)/ }, PATIENCE);
+    const back = await within(now).findByRole('button', { name: /^Lid back on(: up| for \d+ min)/ });
     await user.click(back);
-    await waitFor(
-      () =>
-        expect(events(kitchen).map(({ kind }) => kind)).toEqual(expect.arrayContaining(['checked', 'minutesAdded'])),
-      PATIENCE,
+    await waitFor(() =>
+      expect(events(kitchen).map(({ kind }) => kind)).toEqual(expect.arrayContaining(['checked', 'minutesAdded'])),
     );
     const added = events(kitchen).find(({ kind }) => kind === 'minutesAdded');
     expect(added?.payload.minutes).toBeGreaterThanOrEqual(0);
@@ -92,7 +89,7 @@ describe('at the pot', () => {
       for (const note of screen.queryAllByRole('note')) said.add(note.textContent ?? '');
       const before = title();
       await user.click(big());
-      await waitFor(() => expect(title()).not.toBe(before), PATIENCE);
+      await waitFor(() => expect(title()).not.toBe(before));
     }
     const all = [...said].join(' | ');
     // The pages of the job that name what can hurt: board, gasket and valve, steam at the valve, lid.
@@ -108,9 +105,9 @@ describe('at the pot', () => {
     const second = title();
     await user.click(big());
     await waitFor(() => expect(title()).not.toBe(second));
-    expect(await screen.findByText(/server is away: what you press is kept here/, {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText(/server is away: what you press is kept here/)).toBeTruthy();
     kitchen.away = false;
-    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(3), PATIENCE);
+    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(3));
     expect(new Set(kitchen.running[0]?.events.map(({ id }) => id)).size).toBe(3);
   });
 
@@ -128,10 +125,10 @@ describe('at the pot', () => {
       );
     const { user } = await pot(kitchen);
     await user.click(big());
-    expect(await screen.findByText(/disk of Hervir’s machine is full/, {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText(/disk of Hervir’s machine is full/)).toBeTruthy();
     expect(Object.keys(localStorage).filter((key) => key.startsWith('hervir.press.'))).toHaveLength(1);
     delete kitchen.answers[address];
-    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(2), PATIENCE);
+    await waitFor(() => expect(kitchen.running[0]?.events).toHaveLength(2));
     expect(Object.keys(localStorage).filter((key) => key.startsWith('hervir.press.'))).toHaveLength(0);
   });
 
@@ -140,12 +137,12 @@ describe('at the pot', () => {
     await user.click(screen.getByRole('button', { name: /wrong/ }));
     await waitFor(() => expect(window.location.pathname).toBe('/rescue'));
     expect(window.location.search).toContain('cook=5e4177b8');
-    await user.click(await screen.findByRole('link', { name: /pin will not rise/i }, PATIENCE));
-    expect((await screen.findAllByText(/valve/i, {}, PATIENCE)).length).toBeGreaterThan(0);
+    await user.click(await screen.findByRole('link', { name: /pin will not rise/i }));
+    expect((await screen.findAllByText(/valve/i)).length).toBeGreaterThan(0);
   });
 
   test('a cook that is not there is said, with a way on', async () => {
     openRoom('/cook/7e4177b8-253c-4e42-895e-09934a6c47c2', aKitchen());
-    expect(await screen.findByText('This cook is not here', {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText('This cook is not here')).toBeTruthy();
   });
 });

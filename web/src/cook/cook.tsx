@@ -4,7 +4,7 @@ import { Navigate, useNavigate, useParams } from 'react-router';
 import type { CookRecord } from '@hervir/contract';
 import { Refused, request } from '../api/client';
 import { useRunning, useSettings } from '../api/queries';
-import { isPressing, isTyping } from '../app/shortcuts';
+import { isPressing, isTyping, useKeys } from '../app/shortcuts';
 import { Nothing } from '../shared/nothing';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
@@ -92,40 +92,36 @@ export function Cook(): ReactNode {
 
 /** Space is the big button; single letters are the rest, unless something else has the focus. */
 export function usePotKeys(cook: LiveCook, actions: CookActions, letterKeys: boolean, onBurn: () => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return;
-      const { state } = cook;
-      if (event.code === 'Space') {
-        if (isPressing(event.target)) return;
-        event.preventDefault();
-        // What the big button says, whatever it says: there is one at most.
-        document.querySelector<HTMLButtonElement>('.big-button:enabled')?.click();
-        return;
+  useKeys((event) => {
+    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+    if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return;
+    const { state } = cook;
+    if (event.code === 'Space') {
+      if (isPressing(event.target)) return;
+      event.preventDefault();
+      // What the big button says, whatever it says: there is one at most.
+      document.querySelector<HTMLButtonElement>('.big-button:enabled')?.click();
+      return;
+    }
+    if (!letterKeys) return;
+    switch (event.key.toLowerCase()) {
+      case 'p': {
+        const pin = state.steps.find(({ step: one, doneAt }) => one.done === 'pinUp' && doneAt === null);
+        if (pin) actions.tell('pinUp', { step: pin.step.id });
+        break;
       }
-      if (!letterKeys) return;
-      switch (event.key.toLowerCase()) {
-        case 'p': {
-          const pin = state.steps.find(({ step: one, doneAt }) => one.done === 'pinUp' && doneAt === null);
-          if (pin) actions.tell('pinUp', { step: pin.step.id });
-          break;
-        }
-        case 'm':
-          actions.more();
-          break;
-        case 'b':
-          onBurn();
-          break;
-        case 'u':
-          actions.undo();
-          break;
-        default:
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [cook, actions, letterKeys, onBurn]);
+      case 'm':
+        actions.more();
+        break;
+      case 'b':
+        onBurn();
+        break;
+      case 'u':
+        actions.undo();
+        break;
+      default:
+    }
+  });
 }
 
 /** The line under the clock while the meat cooks on. */

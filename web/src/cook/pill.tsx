@@ -1,5 +1,5 @@
 import type { Alarm } from '@hervir/core';
-import { useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { countdown } from '../shared/words';
 import { usePreferences } from '../state/preferences';
@@ -28,7 +28,7 @@ function ringingIn(cooks: readonly LiveCook[]): Ringing[] {
 /** Sounds again so often while nobody answers, ms. */
 const EVERY: Readonly<Record<Ringing['alarm'], number>> = { turn: 4000, danger: 1800 };
 
-/** Rings by sound, voice, title and the whole screen, for as long as something is up and nobody has said so. */
+/** Rings by sound, voice and the whole screen, for as long as something is up and nobody has said so. */
 function useRinging(ringing: Ringing | undefined): void {
   const { loud, speaks } = usePreferences();
   const alarm = ringing?.alarm;
@@ -38,27 +38,30 @@ function useRinging(ringing: Ringing | undefined): void {
     ring(alarm, loud);
     if (speaks) speak(label);
     const again = setInterval(() => ring(alarm, loud), EVERY[alarm]);
-    const title = document.title;
-    document.title = `${alarm === 'danger' ? '■' : '▲'} ${label}`;
     document.documentElement.dataset['rings'] = alarm;
     return () => {
       clearInterval(again);
-      document.title = title;
       delete document.documentElement.dataset['rings'];
     };
   }, [alarm, label, loud, speaks]);
 }
 
-/** The running cooks in every room: what is counted down, one press from the pot. */
-export function Pill(): ReactNode {
+/**
+ * The running cooks in every room: what is counted down, one press from the pot.
+ *
+ * @param onRings told what the window is to be called while something rings, and null when nothing does
+ */
+export function Pill({ onRings }: { readonly onRings: (title: string | null) => void }): ReactNode {
   const cooks = useRunningCooks();
   const ringing = useMemo(() => ringingIn(cooks), [cooks]);
   useRinging(ringing[0]);
-  const told = useRef('');
-  const say = ringing[0]?.label ?? '';
+  const [first] = ringing;
+  const say = first?.label ?? '';
+  const title = first ? `${first.alarm === 'danger' ? '■' : '▲'} ${first.label}` : null;
   useEffect(() => {
-    told.current = say;
-  }, [say]);
+    onRings(title);
+    return () => onRings(null);
+  }, [onRings, title]);
   return (
     <>
       <div className="pills" role="group" aria-label="On the fire">

@@ -10,7 +10,7 @@ import type {
   StoredCooker,
 } from '@hervir/contract';
 import { COOKER_SETS, forecast, guideOf, newPlan, printerFor, type CookEvent, type Plan } from '@hervir/core';
-import { render, screen, within } from '@testing-library/react';
+import { configure, render, screen, within } from '@testing-library/react';
 import userEvent, { PointerEventsCheckLevel, type UserEvent } from '@testing-library/user-event';
 import { App } from '../app/app';
 import { queryClient } from '../api/queries';
@@ -19,6 +19,9 @@ import { useCooks } from '../state/cooks-store';
 import { usePreferences } from '../state/preferences';
 import { useServer } from '../state/server-store';
 import { answer } from './answer';
+
+/** Rooms reckon before they show, and the machine may be busy: nothing here is timed. */
+configure({ asyncUtilTimeout: 30_000 });
 
 /** What was asked of the server, in order. */
 export interface Asked {
@@ -234,27 +237,24 @@ export function sent(kitchen: PretendKitchen, method: string, begins: string): r
   return kitchen.asked.filter((one) => one.method === method && one.path.startsWith(begins));
 }
 
-/** A patience for rooms that reckon before they show. */
-export const PATIENCE = { timeout: 15_000 };
-
 /** Takes an entry of a list by its words; one that can be searched is searched first, as its far end is not drawn. */
 export async function picks(user: UserEvent, name: string | RegExp, entry: string | RegExp): Promise<void> {
-  const list = await screen.findByRole<HTMLInputElement>('combobox', { name }, PATIENCE);
+  const list = await screen.findByRole<HTMLInputElement>('combobox', { name });
   await user.click(list);
   if (!list.readOnly && typeof entry === 'string') await user.type(list, entry);
-  const found = await screen.findAllByText(entry, { selector: '.ant-select-item-option-content' }, PATIENCE);
+  const found = await screen.findAllByText(entry, { selector: '.ant-select-item-option-content' });
   await user.click(found.at(-1) as HTMLElement);
 }
 
 /** Takes one of a few that are all in sight. */
 export async function chooses(user: UserEvent, group: string, word: string): Promise<void> {
-  const choice = await screen.findByRole('group', { name: group }, PATIENCE);
+  const choice = await screen.findByRole('group', { name: group });
   await user.click(within(choice).getByText(word));
 }
 
 /** Replaces what stands in a field, and leaves it. */
 export async function writes(user: UserEvent, name: string | RegExp, text: string): Promise<void> {
-  const field = await screen.findByLabelText<HTMLInputElement>(name, { selector: 'input, textarea' }, PATIENCE);
+  const field = await screen.findByLabelText<HTMLInputElement>(name, { selector: 'input, textarea' });
   await user.clear(field);
   await user.type(field, `${text}{Enter}`);
 }

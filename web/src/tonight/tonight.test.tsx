@@ -1,14 +1,14 @@
 /** @jest-environment jsdom */
 import type { Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
-import { aKitchen, aPlan, kept, openRoom, PATIENCE, picks, sent, standAt } from '../testing/kitchen';
+import { aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
 
 jest.setTimeout(60_000);
 standAt('2027-01-17T13:00:00Z');
 
 const answer = (): HTMLElement => screen.getByRole('region', { name: 'The answer' });
 const minutes = async (): Promise<number> => {
-  const words = await within(answer()).findByText(/minutes under pressure/, {}, PATIENCE);
+  const words = await within(answer()).findByText(/minutes under pressure/);
   return Number(/(\d+) minutes under pressure/.exec(words.textContent ?? '')?.[1]);
 };
 
@@ -17,7 +17,7 @@ describe('Tonight', () => {
     const { user, kitchen } = openRoom('/');
     const chunks = await minutes();
     await picks(user, 'Cut how', 'left whole');
-    await waitFor(async () => expect(await minutes()).toBeGreaterThan(chunks + 20), PATIENCE);
+    await waitFor(async () => expect(await minutes()).toBeGreaterThan(chunks + 20));
     expect(sent(kitchen, 'POST', '/api/braises')).toEqual([]);
   });
 
@@ -38,8 +38,8 @@ describe('Tonight', () => {
   test('a cut that does not come in that form takes its own usual one', async () => {
     const { user } = openRoom('/');
     await minutes();
-    await user.type(await screen.findByRole('combobox', { name: 'Which cut' }, PATIENCE), 'oxtail');
-    await user.click(await screen.findByText(/oxtail/i, { selector: '.ant-select-item-option-content' }, PATIENCE));
+    await user.type(await screen.findByRole('combobox', { name: 'Which cut' }), 'oxtail');
+    await user.click(await screen.findByText(/oxtail/i, { selector: '.ant-select-item-option-content' }));
     await waitFor(() =>
       expect(screen.getByRole('combobox', { name: 'Cut how' }).closest('.ant-select')?.textContent).toMatch(/pieces/),
     );
@@ -64,7 +64,7 @@ describe('Tonight', () => {
     const { user } = openRoom('/');
     await minutes();
     await user.click(screen.getByRole('button', { name: 'Why these minutes' }));
-    const drawer = await screen.findByRole('dialog', {}, PATIENCE);
+    const drawer = await screen.findByRole('dialog');
     expect(drawer.textContent).toMatch(/melt \d+ % of the collagen/);
     expect(drawer.textContent).toMatch(/animals differ/);
   });
@@ -75,20 +75,20 @@ describe('Tonight', () => {
       '1e4177b8-253c-4e42-895e-09934a6c47c2',
     );
     openRoom('/', aKitchen({ plans: [far, kept(aPlan())] }));
-    const next = await screen.findByRole('region', { name: 'Begin next' }, PATIENCE);
+    const next = await screen.findByRole('region', { name: 'Begin next' });
     expect(await within(next).findByText('Goat neck with quince')).toBeTruthy();
-    expect(await within(next).findByText(/begin \d{2}:\d{2}/, {}, PATIENCE)).toBeTruthy();
+    expect(await within(next).findByText(/begin \d{2}:\d{2}/)).toBeTruthy();
     expect(within(screen.getByRole('region', { name: 'Plans' })).getByText('Oxtail with chestnuts')).toBeTruthy();
   });
 
   test('without a server it says so, and offers to try again', async () => {
     const kitchen = aKitchen({ away: true });
     const { user } = openRoom('/', kitchen);
-    expect((await screen.findByText('The plans cannot be shown.', {}, PATIENCE)).textContent).toBeTruthy();
+    expect((await screen.findByText('The plans cannot be shown.')).textContent).toBeTruthy();
     expect(await screen.findByText(/The server is away/)).toBeTruthy();
     kitchen.away = false;
     await user.click(screen.getByRole('button', { name: 'Try again' }));
-    expect(await screen.findByText('Goat neck with quince', {}, PATIENCE)).toBeTruthy();
+    expect(await screen.findByText('Goat neck with quince')).toBeTruthy();
   });
 });
 
@@ -111,7 +111,7 @@ describe('a new kitchen', () => {
 
   test('is asked for its pot and its height; each is kept at once and marked as done', async () => {
     const { user, kitchen } = openRoom('/', newKitchen());
-    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    const steps = await screen.findByRole('region', { name: 'First steps' });
     await user.click(within(steps).getByRole('button', { name: 'Large stovetop pot, 8 l' }));
     expect(await within(steps).findByText('Large stovetop pot')).toBeTruthy();
     expect(kitchen.cookers.map(({ cooker }) => cooker.litres)).toEqual([8]);
@@ -124,7 +124,7 @@ describe('a new kitchen', () => {
 
   test('a kitchen at the sea can say so too', async () => {
     const { user, kitchen } = openRoom('/', newKitchen());
-    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    const steps = await screen.findByRole('region', { name: 'First steps' });
     await user.click(within(steps).getByRole('button', { name: 'Keep it' }));
     expect(await within(steps).findByText('0 m')).toBeTruthy();
     expect(kitchen.settings.kitchen.altitudeM).toBe(0);
@@ -132,7 +132,7 @@ describe('a new kitchen', () => {
 
   test('may send the steps away, for good', async () => {
     const { user } = openRoom('/', newKitchen());
-    const steps = await screen.findByRole('region', { name: 'First steps' }, PATIENCE);
+    const steps = await screen.findByRole('region', { name: 'First steps' });
     await user.click(within(steps).getByRole('button', { name: 'Not now' }));
     await waitFor(() => expect(screen.queryByRole('region', { name: 'First steps' })).toBeNull());
   });
