@@ -28,6 +28,7 @@ const project = (name, extra = {}) => ({
 });
 
 module.exports = {
+  testSequencer: `${__dirname}/scripts/browser-first.cjs`,
   projects: [
     project('core'),
     project('contract'),
