@@ -145,9 +145,12 @@ export class CooksService {
       if (!cook) throw notFound('cook', cookId);
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
       const fresh = new Map<string, CookEventEntity>();
+      const newest = await em.find(CookEventEntity, { cookId }, { orderBy: { at: 'desc' }, limit: 1 });
+      // A clock set back in mid-cook does not undo what has happened: what follows it may bear a time just after.
+      const latest = Math.max(now, ...newest.map(({ at }) => Date.parse(at)));
       for (const event of events) {
         const old = known.find(({ id }) => id === event.id);
-        const fault = old && old.cookId !== cookId ? FOREIGN : this.misplaced(event, cook, now);
+        const fault = old && old.cookId !== cookId ? FOREIGN : this.misplaced(event, cook, latest);
         if (fault) refused.push({ id: event.id, ...fault });
         else if (!old && !fresh.has(event.id)) {
           const made = em.create(CookEventEntity, {
@@ -190,11 +193,11 @@ export class CooksService {
     return gone;
   }
 
-  private misplaced(event: CookEvent, cook: CookEntity, now: number): typeof FOREIGN | null {
+  private misplaced(event: CookEvent, cook: CookEntity, latest: number): typeof FOREIGN | null {
     const at = Date.parse(event.at);
     const begun = Date.parse(cook.startedAt);
-    if (at > now + AHEAD_MS) {
-      return { path: 'at', problem: `${event.at} has not come yet`, allowed: `up to ${new Date(now).toISOString()}` };
+    if (at > latest + AHEAD_MS) {
+      return { path: 'at', problem: `${event.at} has not come yet`, allowed: `up to ${new Date(latest).toISOString()}` };
     }
     if (at < begun - AHEAD_MS || (at > begun + LONGEST_COOK_MS && !AFTERWARDS.has(event.kind))) {
       return {

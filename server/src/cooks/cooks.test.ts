@@ -115,6 +115,24 @@ describe('a cook on the server', () => {
     expect((await opened(id)).events).toHaveLength(2);
   });
 
+  test('the kitchen’s clock set back by an hour in mid-cook loses no press: it follows what it follows', async () => {
+    const { id, startedAt } = await begin();
+    const steps = ['board-meat', 'heat-on'];
+    const real = Date.now.bind(Date);
+    const after = (ms: number): string => new Date(Date.parse(startedAt) + ms).toISOString();
+    try {
+      Date.now = () => real() - 3_600_000;
+      for (const [i, step] of steps.entries()) {
+        const { body } = await tell(id, event('stepDone', { step }, after(i + 1)));
+        expect(body.refused).toEqual([]);
+      }
+    } finally {
+      Date.now = real;
+    }
+    const { guide, events } = await opened(id);
+    expect(cookState(guide, events, Date.parse(after(3))).now?.step.id).toBe('heat-hot');
+  });
+
   test('malformed events are a 400 with their place, and nothing of the batch is written', async () => {
     const { id } = await begin();
     const bad = await kitchen.send('POST', `/api/cooks/${id}/events`, {

@@ -85,12 +85,14 @@ export function eventsOf({ cooks, outbox }: Pick<CooksState, 'cooks' | 'outbox'>
 }
 
 /**
- * Something was pressed: it counts at once, is kept on the device, and sent.
+ * Something was pressed: it counts at once, is kept on the device, and sent. It bears a time after all that is known of the
+ * cook, whatever the clock says: one that was set back in mid-cook must not put what follows before what it follows.
  *
  * @returns the event, for who wants to take it back
  */
 export function press(cook: string, kind: CookEventKind, payload: CookEventPayload, atMs: number): CookEvent {
-  const event: CookEvent = { id: newId(), kind, at: new Date(atMs).toISOString(), payload };
+  const newest = Math.max(...eventsOf(useCooks.getState(), cook).map(({ at }) => Date.parse(at)));
+  const event: CookEvent = { id: newId(), kind, at: new Date(Math.max(atMs, newest + 1)).toISOString(), payload };
   keepPress(cook, event);
   useCooks.setState(({ outbox }) => ({ outbox: { ...outbox, [cook]: [...(outbox[cook] ?? []), event] } }));
   void sendAll();
