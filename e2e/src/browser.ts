@@ -113,6 +113,7 @@ export class Person {
   ) {}
 
   /**
+   * @param how.motion with the short motions of lists and dialogs; left out, as a system that asks for none
    * @param how.keepsApp as a browser that keeps the application on the device; left out, it has no service worker, as over
    * an address that is not secure, and two cores are not busy keeping files that a short test never needs
    */
@@ -120,12 +121,15 @@ export class Person {
     browser: Browser,
     address: string,
     size = { width: 1280, height: 800 },
-    how: { readonly keepsApp?: boolean } = {},
+    how: { readonly keepsApp?: boolean; readonly motion?: boolean } = {},
   ): Promise<Person> {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     page.setDefaultTimeout(PATIENCE);
     await page.setViewport(size);
+    if (how.motion !== true) {
+      await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    }
     if (how.keepsApp !== true) {
       await page.evaluateOnNewDocument(() => {
         delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker;
@@ -143,6 +147,17 @@ export class Person {
 
   async goes(path: string): Promise<void> {
     await this.page.goto(this.address + path, { waitUntil: 'domcontentloaded' });
+  }
+
+  /** Goes to another room without opening the application anew, as a press on the rail would; waits until it is there. */
+  async walksTo(path: string): Promise<void> {
+    const left = await this.page.evaluate((to: string) => {
+      const before = document.querySelector('main')?.innerText ?? '';
+      history.pushState(null, '', to);
+      dispatchEvent(new PopStateEvent('popstate', { state: null }));
+      return before;
+    }, path);
+    await this.page.waitForFunction((before: string) => document.querySelector('main')?.innerText !== before, {}, left);
   }
 
   /** The element a person would name so; waits until it is there. */

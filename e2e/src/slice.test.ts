@@ -34,8 +34,8 @@ describe('Tonight', () => {
     await person.leaves();
   });
 
-  test('keeps a plan, renames, copies and deletes it, and takes the deletion back', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
+  test('keeps a plan, renames, copies and deletes it, and takes the deletion back, with lists and dialogs in motion', async () => {
+    const person = await Person.at(kitchen.browser, kitchen.server.address, undefined, { motion: true });
     await person.goes('/');
     await person.reads('Beef shin with celeriac and prunes');
     await person.presses('button', 'More for Beef shin with celeriac and prunes');
