@@ -65,8 +65,12 @@ describe('the frame', () => {
 describe('Settings', () => {
   test('the height of the kitchen is kept; a refusal is told and put back', async () => {
     const { kitchen, user } = openRoom('/settings');
-    await writes(user, 'Altitude', '640');
+    const height = await screen.findByLabelText('Altitude');
+    await user.clear(height);
+    await user.type(height, '640{Enter}');
     await waitFor(() => expect(kitchen.settings.kitchen.altitudeM).toBe(640));
+    // Once, not letter by letter: a kitchen is never at 6 m, nor at 64.
+    expect(sent(kitchen, 'PUT', '/api/settings')).toHaveLength(1);
     kitchen.answers['PUT /api/settings'] = () =>
       answer({ faults: [{ path: 'kitchen.roomC', problem: 'too hot', allowed: '0 to 45 °C' }] }, 400);
     await writes(user, 'Room', '30');

@@ -1,8 +1,9 @@
 import { cutById, FORMS, LIMITS, type Form, type Plan } from '@hervir/core';
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Prep } from './prep';
 import { Choice, Field } from '../shared/field';
+import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
 import type { StationProps } from './station';
@@ -93,9 +94,8 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
       <Field label="Pieces" fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
         {(id) => (
           <div className="pair">
-            <InputNumber
+            <NumberInput
               id={id}
-              style={{ width: '100%' }}
               min={LIMITS.pieces.min}
               max={LIMITS.pieces.max}
               precision={0}

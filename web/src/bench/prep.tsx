@@ -9,9 +9,10 @@ import {
   printerFor,
   type Plan,
 } from '@hervir/core';
-import { Button, Checkbox, InputNumber, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
+import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import type { StationProps } from './station';
@@ -94,9 +95,8 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
                 range={LIMITS.marinadeMl}
                 onChange={(ml) => ml !== undefined && meat.marinade && change({ marinade: { ...meat.marinade, ml } })}
               />
-              <InputNumber
+              <NumberInput
                 aria-label="Hours in the marinade"
-                style={{ width: '100%' }}
                 min={LIMITS.marinadeHours.min}
                 max={LIMITS.marinadeHours.max}
                 value={meat.marinade.hours}

@@ -1,7 +1,7 @@
 import { inTen, LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
-import { InputNumber } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
+import { NumberInput } from '../shared/number-input';
 import type { Alternatives } from '../workers/reckoning';
 import type { StationProps } from './station';
 
@@ -30,9 +30,8 @@ export function ReleaseStation({ plan, edit, faultAt, alternatives }: Props): Re
       {plan.release.method === 'natural-then-quick' && (
         <Field label="Minutes" fault={faultAt('release.naturalMinutes')}>
           {(id) => (
-            <InputNumber
+            <NumberInput
               id={id}
-              style={{ width: '100%' }}
               min={LIMITS.naturalMinutes.min}
               max={LIMITS.naturalMinutes.max}
               value={plan.release.naturalMinutes}

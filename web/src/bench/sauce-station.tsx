@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../shared/field';
+import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { longDay } from '../shared/words';
@@ -70,9 +71,8 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
       </div>
       <Field label="Rest">
         {(id) => (
-          <InputNumber
+          <NumberInput
             id={id}
-            style={{ width: '100%' }}
             min={LIMITS.restMinutes.min}
             max={LIMITS.restMinutes.max}
             suffix="min"

@@ -1,9 +1,10 @@
 import { AROMATICS, aromaticKind, herbSwap, LIMITS, printerFor, type Aromatic, type Plan } from '@hervir/core';
-import { AutoComplete, InputNumber, Select } from 'antd';
+import { AutoComplete, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { BatchPlan } from '../shared/batch-plan';
 import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
+import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
@@ -67,9 +68,8 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
           />
           <Field label="Batches" fault={faultAt('sear.batches')}>
             {(id) => (
-              <InputNumber
+              <NumberInput
                 id={id}
-                style={{ width: '100%' }}
                 min={LIMITS.batches.min}
                 max={LIMITS.batches.max}
                 precision={0}

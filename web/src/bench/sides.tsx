@@ -1,7 +1,8 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { LIMITS, SIDES, type Plan, type Resource } from '@hervir/core';
-import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
+import { NumberInput } from '../shared/number-input';
 import type { Edit } from './station';
 
 type Side = Plan['sides'][number];
@@ -101,7 +102,7 @@ function Steps({
             maxLength={120}
             onChange={(event) => event.target.value.trim() !== '' && set(i, { label: event.target.value })}
           />
-          <InputNumber
+          <NumberInput
             aria-label={`Minutes of step ${i + 1}`}
             min={1}
             max={LIMITS.taskMinutes.max}

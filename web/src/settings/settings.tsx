@@ -1,10 +1,11 @@
 import { LIMITS } from '@hervir/core';
 import type { Settings as Stored } from '@hervir/contract';
-import { App, Button, InputNumber, Popconfirm, Select, Switch } from 'antd';
+import { App, Button, Popconfirm, Select, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient, useHealth, useSaveSettings, useSettings } from '../api/queries';
 import { Choice, Field } from '../shared/field';
+import { NumberInput } from '../shared/number-input';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
 import { BackupCard } from './backup-card';
@@ -66,9 +67,8 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
         />
         <Field label="Altitude" note="Air is thinner higher up: the pot works cooler and the minutes grow.">
           {(id) => (
-            <InputNumber
+            <NumberInput
               id={id}
-              style={{ width: '100%' }}
               suffix="m"
               min={LIMITS.altitudeM.min}
               max={LIMITS.altitudeM.max}
@@ -82,9 +82,8 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
           note="Measured at the kitchen, not reduced to the sea: it overrules the altitude. Leave empty otherwise."
         >
           {(id) => (
-            <InputNumber
+            <NumberInput
               id={id}
-              style={{ width: '100%' }}
               suffix="kPa"
               min={LIMITS.airKPa.min}
               max={LIMITS.airKPa.max}
@@ -96,9 +95,8 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
         </Field>
         <Field label="Room">
           {(id) => (
-            <InputNumber
+            <NumberInput
               id={id}
-              style={{ width: '100%' }}
               suffix="°C"
               min={LIMITS.roomC.min}
               max={LIMITS.roomC.max}

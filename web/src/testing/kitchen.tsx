@@ -241,7 +241,7 @@ export function sent(kitchen: PretendKitchen, method: string, begins: string): r
 export async function picks(user: UserEvent, name: string | RegExp, entry: string | RegExp): Promise<void> {
   const list = await screen.findByRole<HTMLInputElement>('combobox', { name });
   await user.click(list);
-  if (!list.readOnly && typeof entry === 'string') await user.type(list, entry);
+  if (!list.readOnly && typeof entry === 'string') await user.paste(entry);
   const found = await screen.findAllByText(entry, { selector: '.ant-select-item-option-content' });
   await user.click(found.at(-1) as HTMLElement);
 }
@@ -256,7 +256,9 @@ export async function chooses(user: UserEvent, group: string, word: string): Pro
 export async function writes(user: UserEvent, name: string | RegExp, text: string): Promise<void> {
   const field = await screen.findByLabelText<HTMLInputElement>(name, { selector: 'input, textarea' });
   await user.clear(field);
-  await user.type(field, `${text}{Enter}`);
+  // All at once: letter by letter is five events for each, and as many looks at a large page.
+  await user.paste(text);
+  await user.keyboard('{Enter}');
 }
 
 /** Stands the calendar at a moment for every test of a file; timers go on as ever. */
