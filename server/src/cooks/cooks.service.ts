@@ -197,7 +197,11 @@ export class CooksService {
     const at = Date.parse(event.at);
     const begun = Date.parse(cook.startedAt);
     if (at > latest + AHEAD_MS) {
-      return { path: 'at', problem: `${event.at} has not come yet`, allowed: `up to ${new Date(latest).toISOString()}` };
+      return {
+        path: 'at',
+        problem: `${event.at} has not come yet`,
+        allowed: `up to ${new Date(latest).toISOString()}`,
+      };
     }
     if (at < begun - AHEAD_MS || (at > begun + LONGEST_COOK_MS && !AFTERWARDS.has(event.kind))) {
       return {
