@@ -88,6 +88,29 @@ describe('a cook', () => {
     expect((took?.actual ?? 0) - (took?.planned ?? 0)).toBeCloseTo(6, 3);
   });
 
+  test('the pot put on before its turn: what is left of its minutes by then is what was planned, and what it took', () => {
+    const shin = made(planFor('beef-shin', 'slices', 1500, { serveAt: SERVE }));
+    const minutesOf = (id: string): number => shin.steps.find((step) => step.id === id)?.minutes ?? 0;
+    const [board, heat] = [minutesOf('board-meat'), minutesOf('heat-hot')];
+    expect(heat).toBeGreaterThan(board);
+    const begun = Date.parse(SERVE) - shin.totalMinutes * MIN;
+    const { took } = state(
+      [
+        event('started', begun),
+        event('stepDone', begun + 1, { step: 'heat-on' }),
+        event('stepDone', begun + board * MIN, { step: 'board-meat' }),
+        event('stepDone', begun + heat * MIN, { step: 'heat-hot' }),
+      ],
+      begun + heat * MIN,
+      shin,
+    );
+    for (const section of ['Board', 'Heat']) {
+      const { planned, actual } = took.find((one) => one.section === section) ?? { planned: -1, actual: 0 };
+      expect(actual).toBeCloseTo(planned, 1);
+    }
+    expect(took.find(({ section }) => section === 'Heat')?.planned).toBeCloseTo(heat - board, 1);
+  });
+
   test('nothing pressed and time going on: dinner slides while the step is overdue', () => {
     const begun = [event('started', BEGIN)];
     const first = guide.steps[0]?.minutes ?? 0;

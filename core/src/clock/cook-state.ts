@@ -469,15 +469,32 @@ function timersOf(fold: Fold, tracks: readonly TrackState[], now: Ms): Timer[] {
   return timers.sort((a, b) => a.endsAt - b.endsAt);
 }
 
+/**
+ * Minutes of each step as planned, each begun as soon as the one before it is done: of one whose minutes run from an
+ * earlier one, what is left of them then.
+ */
+function plannedMinutes(steps: readonly GuideStep[]): number[] {
+  const ends = new Map<string, number>();
+  let at = 0;
+  return steps.map(({ id, minutes, runsFrom, earlyFromMinute }) => {
+    const begun = at;
+    const since = runsFrom === null ? undefined : ends.get(runsFrom);
+    at = Math.max(begun, (since ?? begun) + minutes);
+    ends.set(id, earlyFromMinute ?? at);
+    return at - begun;
+  });
+}
+
 function tookOf(steps: readonly Working[]): CookState['took'] {
   const took = new Map<SectionName, { planned: number; actual: number }>();
-  for (const { step, startedAt, doneAt, passedOver } of steps) {
-    if (startedAt === null || doneAt === null || passedOver) continue;
+  const planned = plannedMinutes(steps.map(({ step }) => step));
+  steps.forEach(({ step, startedAt, doneAt, passedOver }, i) => {
+    if (startedAt === null || doneAt === null || passedOver) return;
     const sum = took.get(step.section) ?? { planned: 0, actual: 0 };
-    sum.planned += step.runsFrom === null ? step.minutes : 0;
+    sum.planned += planned[i] ?? 0;
     sum.actual += minutesOf(doneAt - startedAt);
     took.set(step.section, sum);
-  }
+  });
   return [...took].map(([section, sum]) => ({ section, ...sum }));
 }
 

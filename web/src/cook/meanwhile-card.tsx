@@ -72,13 +72,19 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
   return found;
 }
 
-/** What runs or is to be begun beside the main work: side dishes, the heating pot, another cook. */
+/**
+ * What runs or is to be begun beside the main work: side dishes, the heating pot, another cook.
+ *
+ * @param whereAny only there while there is something, where room is short
+ */
 export function MeanwhileCard({
   cook,
   actions,
+  whereAny = false,
 }: {
   readonly cook: LiveCook;
   readonly actions: CookActions;
+  readonly whereAny?: boolean;
 }): ReactNode {
   const others = useRunningCooks()
     .filter(({ record }) => record.id !== cook.record.id)
@@ -95,6 +101,7 @@ export function MeanwhileCard({
       };
     });
   const all = [...items(cook, actions), ...others];
+  if (whereAny && all.length === 0) return null;
   return (
     <section className="vessel side-card" aria-label="Meanwhile">
       <h2>Meanwhile</h2>

@@ -135,7 +135,7 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
           </div>
         </>
       ) : (
-        <div className="panel-row" role="group" aria-label="Burner">
+        <div className="panel-row label-above" role="group" aria-label="Burner">
           <span className="panel-label">Burner</span>
           {BURNER.map(([level, name]) =>
             choice(name, frame.level === level, { do: 'burner', level }, `Burner ${name.toLowerCase()}`),

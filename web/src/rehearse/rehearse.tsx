@@ -9,6 +9,7 @@ import { actionsVia, type CookActions } from '../cook/actions';
 import { usePotKeys } from '../cook/cook';
 import '../cook/cook.css';
 import { driftWords, ON_TIME } from '../cook/drift-words';
+import { MeanwhileCard } from '../cook/meanwhile-card';
 import { NowCard } from '../cook/now-card';
 import type { LiveCook } from '../cook/use-cook';
 import { useTick } from '../cook/use-tick';
@@ -146,12 +147,15 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
             />
           )}
           {frame && !record.finished && (
-            <CookerPanel
-              frame={frame}
-              cooker={record.plan.cooker}
-              minutes={forecast?.pressureMinutes ?? 30}
-              onCommand={(command) => void act({ act: 'command', command })}
-            />
+            <div className="rehearse-stack">
+              <CookerPanel
+                frame={frame}
+                cooker={record.plan.cooker}
+                minutes={forecast?.pressureMinutes ?? 30}
+                onCommand={(command) => void act({ act: 'command', command })}
+              />
+              <MeanwhileCard cook={cook} actions={actions} whereAny />
+            </div>
           )}
           {frame && forecast && <Recorder frames={frames} forecast={forecast} />}
         </div>
