@@ -21,7 +21,7 @@ export { batchLayouts } from './stations/sear';
 export { bowlsOf, prepSteps } from './stations/prep';
 export { textureWord } from './stations/doneness';
 export type { Place, StagedItem } from './stations/stages';
-export { THICKENER_KINDS } from './larder/thickeners';
+export { THICKENER_KINDS, thickenerById } from './larder/thickeners';
 export { cutSubstitutes, herbSwap, liquidSubstitutes } from './stations/substitutes';
 export type { ScheduledTask } from './clock/schedule';
 export { isMovable } from './clock/tasks';

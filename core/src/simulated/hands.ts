@@ -189,6 +189,15 @@ const WORK: readonly (readonly [RegExp, Work])[] = [
     },
   ],
   [
+    /-after$/,
+    {
+      ends: (kitchen) => {
+        kitchen.after();
+        return NOTHING;
+      },
+    },
+  ],
+  [
     /-rest$/,
     {
       begins: (kitchen) => {

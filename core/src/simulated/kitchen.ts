@@ -423,6 +423,11 @@ export class SimulatedKitchen {
     this.pot.ladle(ml / 1000);
   }
 
+  /** Stirs in what was kept for after pressure. */
+  after(): void {
+    this.pourStage('after');
+  }
+
   /** Stirs starch in, grams of cornstarch, with its water. */
   thicken(starchG: number, waterMl: number): void {
     this.starchG += starchG;

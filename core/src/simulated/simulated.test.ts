@@ -135,6 +135,15 @@ describe('a simulated cook', () => {
     expect(debriefOf(run, print).differently).toEqual([]);
   });
 
+  test.each([
+    ['flour', 30],
+    ['cream', 150],
+  ] as const)('what is kept for after pressure is in the sauce that was planned: %s', (ingredient, grams) => {
+    const run = cook({ ...shin, additions: [{ ingredient, grams, when: 'after' }] });
+    steadyHand(run);
+    expect(debriefOf(run, print).lines.find(({ topic }) => topic === 'sauce')).toMatchObject({ good: true });
+  });
+
   test('pin, count, end and fallen pin come by themselves from an electric cooker, marked as such', () => {
     const run = cook(shin);
     steadyHand(run);

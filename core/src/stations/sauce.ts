@@ -182,8 +182,14 @@ export function finishSauce(
   }
   const after = plan.additions.filter(({ when, grams: g }) => when === 'after' && g > 0);
   for (const { ingredient, grams: g } of after) {
-    const off = liquidById(ingredient).kind === 'dairy' ? 'Off the heat, stir in' : 'Stir in';
-    add('after', `${off} ${print.quantity('mass', g)} of ${liquidWord(ingredient)}`, 1);
+    const { kind, starchEquivalent } = liquidById(ingredient);
+    const what = `${print.quantity('mass', g)} of ${liquidWord(ingredient)}`;
+    if (kind === 'dry' && starchEquivalent > 0) {
+      // Dry into hot sauce it makes lumps, and raw it tastes of flour. Common practice.
+      add('after', `Whisk ${what} smooth with cold water, stir it in; simmer 5 min, until the raw taste is gone`, 6);
+    } else {
+      add('after', `${kind === 'dairy' ? 'Off the heat, stir in' : 'Stir in'} ${what}`, 1);
+    }
   }
   if (finish.restMinutes > 0) {
     add('rest', `Rest ${Math.round(finish.restMinutes)} min: it thickens as it cools`, finish.restMinutes, false);

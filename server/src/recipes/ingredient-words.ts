@@ -31,7 +31,7 @@ const POURED: readonly (readonly [RegExp, 'liquid' | 'addition' | 'thickener', s
   [/potato starch/, 'thickener', 'potato-starch'],
   [/arrowroot/, 'thickener', 'arrowroot'],
   [/tapioca/, 'thickener', 'tapioca'],
-  [/flour/, 'addition', 'flour'],
+  [/flour/, 'thickener', 'flour'],
   [/(sugar|honey|molasses|maple syrup|treacle)/, 'addition', 'sugar'],
   [/\bwater\b/, 'liquid', 'water'],
 ];

@@ -9,6 +9,7 @@ import {
   lowerFirst,
   liquidById,
   liquidWord,
+  thickenerById,
   newPlan,
   PlanError,
   pressureMinutesLike,
@@ -157,6 +158,8 @@ interface Given {
   readonly cooker: Cooker;
   readonly kitchen: Kitchen;
   readonly confidence: number;
+  /** A plan with what the log has taught of its pot and its cut. */
+  readonly taught?: (plan: Plan) => Plan;
 }
 
 /** Where something thick or creamy goes so that the base does not burn. */
@@ -224,7 +227,7 @@ export function readRecipe(
   if (meat.grams === null) notes.push(`No weight was found for the meat: ${grams} g are taken.`);
   const plan = planFrom(lines, { id: meat.as.id, form: meat.as.form, grams }, given, notes);
   const named: Plan = { ...plan, name: recipe.name, servings: recipe.servings ?? plan.servings };
-  return { ...head, ...timed(named, method, notes) };
+  return { ...head, ...timed(named, method, notes, given.taught) };
 }
 
 type Line = RecipeLine & { readonly as: TakenAs };
@@ -277,7 +280,12 @@ function planFrom(
     notes.push(`The ${liquidWord(id)} ${note}.`);
     return { ingredient: id, grams, when };
   });
-  const thickener = of('thickener')[0]?.id;
+  const thickener = of('thickener')[0]?.id as Exclude<Plan['finish']['thickener'], 'none'> | undefined;
+  if (thickener !== undefined) {
+    notes.push(
+      `The ${thickenerById(thickener).name} thickens the sauce after pressure, as much as that takes: stirred in before, the base may burn.`,
+    );
+  }
   return {
     ...base,
     confidence,
@@ -292,13 +300,17 @@ function planFrom(
       place: 'auto' as const,
     })),
     grains: merged(of('grain'), 150).map(({ id, grams }) => ({ grain: id, grams, place: 'auto' as const })),
-    finish:
-      thickener === undefined ? base.finish : { ...base.finish, thickener: thickener as Plan['finish']['thickener'] },
+    finish: thickener === undefined ? base.finish : { ...base.finish, thickener },
   };
 }
 
 /** The recipe's own time, turned into minutes under pressure; what cannot be reckoned is said. */
-function timed(plan: Plan, method: readonly RecipeStep[], notes: string[]): Pick<RecipeReading, 'plan' | 'notes'> {
+function timed(
+  plan: Plan,
+  method: readonly RecipeStep[],
+  notes: string[],
+  taught: (plan: Plan) => Plan = (untaught) => untaught,
+): Pick<RecipeReading, 'plan' | 'notes'> {
   const cooking = method.filter(({ minutes }) => minutes !== null);
   const pressed = cooking.find(({ way }) => way === 'pressure');
   const main = pressed ?? [...cooking].sort((a, b) => (b.minutes ?? 0) - (a.minutes ?? 0))[0];
@@ -312,7 +324,8 @@ function timed(plan: Plan, method: readonly RecipeStep[], notes: string[]): Pick
         : {}),
   };
   try {
-    const proposed = forecast(made).pressureMinutes;
+    // As the bench will propose: what was learnt is looked up there, not kept in the plan.
+    const proposed = forecast(taught(made)).pressureMinutes;
     if (main === undefined || main.minutes === null || main.way === null) {
       notes.push(`No cooking time was found: ${proposed} minutes under pressure are proposed.`);
     } else if (main.way === 'pressure') {

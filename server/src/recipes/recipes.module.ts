@@ -1,9 +1,11 @@
 import { readRecipeFile, type RecipeReading } from '@hervir/contract';
-import { DEFAULT_COOKER } from '@hervir/core';
+import { DEFAULT_COOKER, withLearnt, type Plan } from '@hervir/core';
 import { BadRequestException, Body, Controller, HttpCode, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { CookersModule } from '../cookers/cookers.module';
 import { CookersService } from '../cookers/cookers.service';
+import { LearningService } from '../log/learning.service';
+import { LogModule } from '../log/log.module';
 import { orBadRequest } from '../security/faults';
 import { SettingsModule } from '../settings/settings.module';
 import { SettingsService } from '../settings/settings.service';
@@ -15,6 +17,7 @@ export class RecipesController {
   constructor(
     private readonly cookers: CookersService,
     private readonly settings: SettingsService,
+    private readonly learning: LearningService,
   ) {}
 
   @Post('read')
@@ -24,12 +27,17 @@ export class RecipesController {
   })
   async read(@Body() body: unknown): Promise<RecipeReading> {
     const { text, cookerId, corrections } = orBadRequest(readRecipeFile(body));
-    const [settings, cookers] = await Promise.all([this.settings.read(), this.cookers.list()]);
+    const [settings, cookers, rows] = await Promise.all([
+      this.settings.read(),
+      this.cookers.list(),
+      this.learning.list(),
+    ]);
     const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
     const given = {
       cooker: chosen?.cooker ?? DEFAULT_COOKER,
       kitchen: settings.kitchen,
       confidence: settings.confidence,
+      taught: (plan: Plan) => withLearnt(plan, { rows }),
     };
     try {
       return readRecipe(text, given, corrections);
@@ -43,5 +51,5 @@ export class RecipesController {
   }
 }
 
-@Module({ imports: [CookersModule, SettingsModule], controllers: [RecipesController] })
+@Module({ imports: [CookersModule, SettingsModule, LogModule], controllers: [RecipesController] })
 export class RecipesModule {}
