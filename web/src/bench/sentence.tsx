@@ -5,9 +5,9 @@ import { TimeInput } from '../shared/time-input';
 import { Why } from '../shared/why';
 import { clockTime, counted, wallClockOn } from '../shared/words';
 
-/** "carrot, turnip and freekeh"; more than three are counted. */
+/** "turnip and freekeh"; more are counted, so that the sentence keeps to two lines and all stations to the window. */
 function few(names: readonly string[]): string {
-  return names.length > 3 ? `${names.length} things` : listed(names);
+  return names.length > 2 ? `${names.length} things` : listed(names);
 }
 
 interface Props {
@@ -83,7 +83,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
             {again.place === 'simmer'
               ? `${again.minutes} minutes of open simmer`
               : again.minutes === 0
-                ? 'a second run, up to pressure and down again'
+                ? 'a second run, pin up and down'
                 : `a ${again.minutes}-minute second run`}
           </Why>
           ,{' '}
