@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { LibSqlConnection } from '@mikro-orm/libsql';
 import { StartError } from './config';
+import { PhotosService } from './log/photos.service';
 import { openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
 
 /** A disk of three megabytes, where this sandbox lets a test mount one; null elsewhere. */
@@ -34,7 +36,6 @@ describe('a full disk', () => {
   /** Fills the disk to the last byte; where none could be mounted, the database is told that it may not grow. */
   function fill(): () => void {
     if (disk === null) {
-      const { LibSqlConnection } = jest.requireActual<typeof import('@mikro-orm/libsql')>('@mikro-orm/libsql');
       const full = jest
         .spyOn(LibSqlConnection.prototype, 'commit')
         .mockRejectedValue(Object.assign(new Error('COMMIT; - database or disk is full'), { code: 'SQLITE_FULL' }));
@@ -143,3 +144,39 @@ function cannotWrite(folder: string): boolean {
     return true;
   }
 }
+
+describe('a power cut between a restore and its photos', () => {
+  // The smallest picture there is: start, scan, end.
+  const PICTURE = Buffer.from('ffd8ffda0002010203ffd9', 'hex').toString('base64');
+  const [before, after] = ['11111111', '22222222'].map((head) => `${head}-1111-4111-8111-111111111111`) as [
+    string,
+    string,
+  ];
+
+  test.each([
+    ['before it was kept: the photos are those that were here', false],
+    ['after it was kept: the photos are those of the backup', true],
+  ])('%s', async (_when, kept) => {
+    const folder = mkdtempSync(join(tmpdir(), 'hervir-cut-'));
+    const photos = join(folder, 'photos');
+    const first = await openKitchen({ dataFolder: folder });
+    mkdirSync(photos);
+    writeFileSync(join(photos, `${before}.jpg`), Buffer.from(PICTURE, 'base64'));
+    const backup = (await first.send('GET', '/api/backup')).body as { photos: object };
+    const settle = jest.spyOn(PhotosService.prototype, 'settle').mockRejectedValue(new Error('the power is gone'));
+    const commit = jest.spyOn(LibSqlConnection.prototype, 'commit');
+    if (!kept) commit.mockRejectedValue(new Error('the power is gone'));
+    await first.send('POST', '/api/backup/restore', { ...backup, photos: { [after]: PICTURE } });
+    settle.mockRestore();
+    commit.mockRestore();
+    // Neither one thing nor the other, as a cut would leave it.
+    expect(readdirSync(folder).some((name) => name.startsWith('photos.restored-'))).toBe(true);
+    await first.close();
+
+    const again = await openKitchen({ dataFolder: folder });
+    expect(readdirSync(photos)).toEqual([`${kept ? after : before}.jpg`]);
+    expect(readdirSync(folder).some((name) => name.startsWith('photos.restored-'))).toBe(false);
+    await again.close();
+    rmSync(folder, { recursive: true, force: true });
+  });
+});

@@ -7,8 +7,8 @@ import {
   type BackupPreview,
   type BackupTable,
 } from '@hervir/contract';
-import { EntityManager } from '@mikro-orm/core';
-import { BadRequestException, Injectable } from '@nestjs/common';
+import { EntityManager, JsonType } from '@mikro-orm/core';
+import { BadRequestException, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Clock } from '../clock';
 import { CooksStream } from '../cooks/cooks.stream';
 import { LogService } from '../log/log.service';
@@ -18,24 +18,11 @@ import { PhotosService } from '../log/photos.service';
 /** More say no more. */
 const MOST_FAULTS = 50;
 
-/** Columns that hold JSON, by table: they are written as JSON, so that a file can be read. */
-const TABLES: Readonly<Record<BackupTable, readonly string[]>> = {
-  settings: ['settings'],
-  cooker: ['cooker'],
-  braise: ['plan'],
-  cook: ['plan', 'guide'],
-  cook_event: ['payload'],
-  log_entry: ['entry', 'plan', 'observation'],
-  learnt: ['weights'],
-  rehearsal: ['plan', 'setup', 'debrief'],
-  rehearsal_act: ['act'],
-  device: [],
-};
 type Row = Record<string, unknown>;
 
 /** Everything of a kitchen in one file, and back: previewed, all or nothing. */
 @Injectable()
-export class BackupService {
+export class BackupService implements OnModuleInit {
   constructor(
     private readonly em: EntityManager,
     private readonly clock: Clock,
@@ -43,6 +30,24 @@ export class BackupService {
     private readonly log: LogService,
     private readonly photos: PhotosService,
   ) {}
+
+  /** A power cut may have come between a restore and its photos. */
+  async onModuleInit(): Promise<void> {
+    await this.photos.settle(await this.restores());
+  }
+
+  /** How many restores this database has seen: written with each, in its own transaction. */
+  private async restores(): Promise<number> {
+    const [row] = await this.rows('pragma user_version');
+    return Number(row?.['user_version'] ?? 0);
+  }
+
+  /** Columns that hold JSON: they are written as JSON, so that a file can be read. */
+  private json(table: BackupTable): readonly string[] {
+    const { props = [] } =
+      Object.values(this.em.getMetadata().getAll()).find(({ tableName }) => tableName === table) ?? {};
+    return props.filter(({ customType }) => customType instanceof JsonType).flatMap(({ fieldNames }) => fieldNames);
+  }
 
   private async rows(sql: string): Promise<Row[]> {
     const found: unknown = await this.em.fork().getConnection().execute(sql, [], 'all');
@@ -53,7 +58,8 @@ export class BackupService {
   async make(): Promise<object> {
     await this.log.settled();
     const tables: Record<string, Row[]> = {};
-    for (const [table, json] of Object.entries(TABLES)) {
+    for (const table of BACKUP_TABLES) {
+      const json = this.json(table);
       const rows = await this.rows(`select * from \`${table}\` order by 1`);
       tables[table] = rows.map((row) => ({
         ...row,
@@ -94,14 +100,15 @@ export class BackupService {
     for (const table of BACKUP_TABLES) {
       known.set(table, new Set((await this.rows(`pragma table_info(\`${table}\`)`)).map(({ name }) => name)));
     }
-    const photos = await this.photos.layOut(backup.photos);
+    const restore = (await this.restores()) + 1;
+    await this.photos.layOut(backup.photos, restore);
     try {
       await this.em.fork().transactional(async (em) => {
         const run = (sql: string, values: unknown[] = []): Promise<unknown> =>
           em.getConnection().execute(sql, values, 'run', em.getTransactionContext());
         for (const table of [...BACKUP_TABLES].reverse()) await run(`delete from \`${table}\``);
         for (const table of BACKUP_TABLES) {
-          const json = TABLES[table];
+          const json = this.json(table);
           for (const row of backup.tables[table]) {
             const kept = Object.entries(row).filter(([key]) => known.get(table)?.has(key) === true);
             const names = kept.map(([key]) => `\`${key}\``).join(', ');
@@ -111,16 +118,17 @@ export class BackupService {
             await run(`insert into \`${table}\` (${names}) values (${kept.map(() => '?').join(', ')})`, values);
           }
         }
+        await run(`pragma user_version = ${restore}`);
       });
     } catch (error) {
-      await photos.drop();
+      await this.photos.settle(restore - 1);
       if (diskFault(error)) throw error;
       const problem = error instanceof Error ? error.message.slice(0, 200) : 'cannot be put back';
       throw new BadRequestException({
         faults: [{ path: 'tables', problem, allowed: 'a backup of Hervir; nothing was changed' }],
       });
     }
-    await photos.take();
+    await this.photos.settle(restore);
     this.log.forgetCache();
     this.stream.changed('');
     return before;

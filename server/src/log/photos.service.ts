@@ -1,5 +1,5 @@
 import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { join, resolve } from 'node:path';
+import { basename, dirname, join, resolve } from 'node:path';
 import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { Config } from '../config';
 import { notFound } from '../security/faults';
@@ -70,28 +70,44 @@ export class PhotosService {
   /**
    * Lays all photos of a backup out beside the present ones, before anything is changed.
    *
-   * @returns puts them in the place of the present ones, or throws them away
+   * @param restore the restore they belong to, counted
    * @throws BadRequestException where one is no picture
    */
-  async layOut(photos: Readonly<Record<string, string>>): Promise<{ take(): Promise<void>; drop(): Promise<void> }> {
-    const beside = `${this.folder}.new`;
-    const drop = (): Promise<void> => rm(beside, { recursive: true, force: true });
-    await drop();
+  async layOut(photos: Readonly<Record<string, string>>, restore: number): Promise<void> {
+    const beside = this.beside(restore);
+    await rm(beside, { recursive: true, force: true });
     await mkdir(beside, { recursive: true });
     try {
       for (const [id, data] of Object.entries(photos)) {
         await writeFile(join(beside, this.name(id)), picture(Buffer.from(data, 'base64'), `photos.${id}`));
       }
     } catch (error) {
-      await drop();
+      await rm(beside, { recursive: true, force: true });
       throw error;
     }
-    return {
-      drop,
-      take: async () => {
+  }
+
+  /**
+   * Puts what was laid out in the place of the present photos, where the restore it belongs to has been kept; throws away
+   * what was laid out for any other. Done after a restore, and at every start: a power cut in between changes nothing.
+   *
+   * @param restore the last one that was kept
+   */
+  async settle(restore: number): Promise<void> {
+    const [parent, name] = [dirname(this.folder), basename(this.folder)];
+    for (const found of await readdir(parent).catch(() => [])) {
+      if (!found.startsWith(`${name}.restored-`)) continue;
+      const beside = join(parent, found);
+      if (beside === this.beside(restore)) {
         await rm(this.folder, { recursive: true, force: true });
         await rename(beside, this.folder);
-      },
-    };
+      } else {
+        await rm(beside, { recursive: true, force: true });
+      }
+    }
+  }
+
+  private beside(restore: number): string {
+    return `${this.folder}.restored-${restore}`;
   }
 }
