@@ -1,10 +1,13 @@
-import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
+import { LIKELY_K, upperFirst, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { strip, type Trace } from './recorder-geometry';
 
 const HEIGHT = 218;
+/** From here on a longer label has room, px; and how wide a letter of it is. */
+const WIDE = 560;
+const LETTER = 6.9;
 const COLOUR: Readonly<Record<Trace['key'], string>> = {
   liquid: 'var(--steam)',
   base: 'var(--ember)',
@@ -68,8 +71,12 @@ export function Recorder({
   // With the lid off nothing is cut: a searing base is hotter than that.
   const lidOnX = g?.marks.find(({ signal }) => signal === 'lidLocked')?.x;
   const scorches = forecast.burn.kind === 'scorch';
+  // The bench speaks of the hottest spot, the recorder of the whole base: both figures stand here.
+  const limit = `${scorches ? 'scorches' : 'the power is cut'} at ${print('temperature', cutoutC)}`;
+  const spot = `its hottest spot at ${print('temperature', forecast.burn.cutoutC)}`;
+  const label = `${lidOnX === undefined ? 'with the lid on ' : ''}${limit}${width > WIDE ? `, ${spot}` : ''}`;
   const words = now
-    ? `Liquid ${print('temperature', now.liquidC)}, base ${print('temperature', now.baseC)}${now.coreC === null ? '' : `, middle of the meat ${print('temperature', now.coreC)}`}, ${Math.round(now.gaugeKPa)} kPa. ${scorches ? 'It scorches' : 'The power is cut'} at ${print('temperature', cutoutC)}.`
+    ? `Liquid ${print('temperature', now.liquidC)}, base ${print('temperature', now.baseC)}${now.coreC === null ? '' : `, middle of the meat ${print('temperature', now.coreC)}`}, ${Math.round(now.gaugeKPa)} kPa. ${upperFirst(limit)}, ${spot}.`
     : '';
   return (
     <figure className="vessel recorder" aria-label="Recorder">
@@ -128,11 +135,10 @@ export function Recorder({
             ))}
             <text
               className="recorder-limit"
-              x={lidOnX === undefined ? 40 : Math.min(lidOnX + 6, width - 230)}
+              x={lidOnX === undefined ? 40 : Math.max(40, Math.min(lidOnX + 6, width - 60 - label.length * LETTER))}
               y={g.cutoutY - 5}
             >
-              {lidOnX === undefined ? 'with the lid on ' : ''}
-              {scorches ? 'scorches at' : 'the power is cut at'} {print('temperature', cutoutC)}
+              {label}
             </text>
             {labels(g.traces).map(({ trace, y }) => (
               <text key={trace.key} x={width - 58} y={y + 4} style={{ fill: COLOUR[trace.key], fontWeight: 700 }}>
