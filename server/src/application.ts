@@ -13,7 +13,7 @@ import { AppModule } from './app.module';
 import { StartError, type Config } from './config';
 import { openDatabase, prepareFolder } from './database/database';
 import { takeFolder } from './database/folder-lock';
-import { ownCertificate } from './lan/certificate';
+import { authorityOf, ownCertificate } from './lan/certificate';
 import { door } from './lan/door';
 import { LAN_ADDRESSES } from './lan/lan-addresses';
 import { Pairing } from './lan/pairing';
@@ -89,7 +89,7 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
   app.use(ownHostOnly({ ...config, extraHosts: [...config.extraHosts, ...(config.lan?.hosts ?? [])] }), headers());
-  app.use(...door(app.get(Pairing)));
+  app.use(...door(app.get(Pairing), () => authorityOf(config.dataFolder)));
   // Files were squeezed when they were built; answers are squeezed quickly.
   app.use(compression({ level: 1, filter: notStreamed }));
   for (const [path, limit] of LARGEST_FILES) app.use(path, json({ limit }));

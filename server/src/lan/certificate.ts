@@ -1,19 +1,45 @@
+import 'reflect-metadata';
+import { webcrypto } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
+import type { X509CertificateCreateParams } from '@peculiar/x509';
 
-/** Key and certificate of this kitchen, PEM, and the addresses they speak for. */
-export interface Certificate {
+/** A private key and its certificate, PEM. */
+interface Pair {
   readonly key: string;
   readonly cert: string;
+}
+
+/** What the house's listeners show: their own key and certificate, with the one that vouches for it. */
+export interface Certificate extends Pair {
+  /** Vouches for this kitchen's addresses, and for nothing outside a house: what a phone may be told to trust. */
+  readonly authority: string;
+}
+
+/** As it is kept in the data folder. */
+interface Kept extends Pair {
+  readonly authority: Pair;
   readonly hosts: readonly string[];
+  /** When it runs out, ms since 1970. */
+  readonly until: number;
 }
 
 const FILE = 'lan-certificate.json';
-const YEARS = 10;
+const DAY_MS = 86_400_000;
+/** What a phone was told to trust is good for ten years: told once. */
+const AUTHORITY_DAYS = 3650;
+/** Some phones trust no server certificate that is good for longer than 825 days, whoever vouches for it. */
+const SERVER_DAYS = 800;
+/** Made anew so long before it runs out. */
+const SPARE_DAYS = 60;
+/** Clocks of a house are not of one mind. */
+const EARLIER_DAYS = 1;
 
 /** RFC 1918 and RFC 3927: addresses that are nobody's but this house's. */
 const OF_THE_HOUSE = /^(10\.|192\.168\.|172\.(1[6-9]|2\d|3[01])\.|169\.254\.)/;
+/** The same, as an authority is held to them. */
+const HELD_TO = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16', '127.0.0.0/8'];
 
 /** IPv4 addresses of this machine in the house's own network. */
 export function houseAddresses(): string[] {
@@ -23,36 +49,113 @@ export function houseAddresses(): string[] {
     .map(({ address }) => address);
 }
 
+function kept(file: string): Kept | null {
+  if (!existsSync(file)) return null;
+  const found = JSON.parse(readFileSync(file, 'utf8')) as Partial<Kept>;
+  // One that an older Hervir made stands for itself: no phone can be told to trust it.
+  return found.authority === undefined ? null : (found as Kept);
+}
+
+/** The certificate that a phone may be told to trust; null before the house was first let in. */
+export function authorityOf(folder: string): string | null {
+  return kept(join(folder, FILE))?.authority.cert ?? null;
+}
+
 /**
- * The certificate kept in the data folder, made at the first start and again when the house's addresses have changed.
+ * The certificate kept in the data folder: made at the first start, and again when the house's addresses have changed or it
+ * is about to run out. What vouches for it stays the same, so that a phone is told once.
  *
  * @param folder data folder
  * @param hosts addresses that phones will ask for
+ * @param nowMs for how long it has to be good from
  */
-export async function ownCertificate(folder: string, hosts: readonly string[]): Promise<Certificate> {
+export async function ownCertificate(
+  folder: string,
+  hosts: readonly string[],
+  nowMs = Date.now(),
+): Promise<Certificate> {
   const file = join(folder, FILE);
-  if (existsSync(file)) {
-    const kept = JSON.parse(readFileSync(file, 'utf8')) as Certificate;
-    if (hosts.every((host) => kept.hosts.includes(host))) return kept;
-  }
-  // A quarter of a second to load, once in ten years: not at every start.
-  const { generate } = await import('selfsigned');
-  const from = new Date();
-  const made = await generate([{ name: 'commonName', value: 'Hervir' }], {
-    keySize: 2048,
-    algorithm: 'sha256',
-    notBeforeDate: from,
-    notAfterDate: new Date(from.getTime() + YEARS * 365 * 86_400_000),
+  const before = kept(file);
+  const speaksFor = hosts.every((host) => before?.hosts.includes(host) === true);
+  const good = speaksFor && before !== null && before.until - nowMs > SPARE_DAYS * DAY_MS;
+  const certificate = before && good ? before : await make(hosts, nowMs, before?.authority);
+  // The keys are nobody's business but this server's.
+  if (certificate !== before) writeFileSync(file, JSON.stringify(certificate), { mode: 0o600 });
+  const { key, cert, authority } = certificate;
+  return { key, cert: `${cert}\n${authority.cert}`, authority: authority.cert };
+}
+
+async function make(hosts: readonly string[], nowMs: number, old: Pair | undefined): Promise<Kept> {
+  // A quarter of a second to load, once in two years: not at every start.
+  const x509 = await import('@peculiar/x509');
+  const { AsnConvert } = await import('@peculiar/asn1-schema');
+  const { GeneralName, GeneralSubtree, GeneralSubtrees, NameConstraints } = await import('@peculiar/asn1-x509');
+  x509.cryptoProvider.set(webcrypto as unknown as Parameters<typeof x509.cryptoProvider.set>[0]);
+  const EC = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' };
+  const isMine = { key: 'Hervir kitchen', server: 'Hervir' };
+  const from = new Date(nowMs - EARLIER_DAYS * DAY_MS);
+  const pem = async (key: webcrypto.CryptoKey): Promise<string> =>
+    x509.PemConverter.encode(await webcrypto.subtle.exportKey('pkcs8', key), 'PRIVATE KEY');
+  const signed = (params: Partial<X509CertificateCreateParams>): Promise<{ toString(format: 'pem'): string }> =>
+    x509.X509CertificateGenerator.create({
+      serialNumber: Buffer.from(webcrypto.getRandomValues(new Uint8Array(8))).toString('hex'),
+      notBefore: from,
+      signingAlgorithm: EC,
+      ...params,
+    } as X509CertificateCreateParams);
+
+  const loaded = old && x509.PemConverter.decodeFirst(old.key);
+  const mine = loaded
+    ? await webcrypto.subtle.importKey('pkcs8', loaded, EC, true, ['sign'])
+    : await webcrypto.subtle.generateKey(EC, true, ['sign', 'verify']);
+  const signingKey = 'privateKey' in mine ? mine.privateKey : mine;
+  const authority = old ?? {
+    key: await pem(signingKey),
+    cert: (
+      await signed({
+        subject: `CN=${isMine.key}`,
+        issuer: `CN=${isMine.key}`,
+        notAfter: new Date(nowMs + AUTHORITY_DAYS * DAY_MS),
+        publicKey: (mine as webcrypto.CryptoKeyPair).publicKey,
+        signingKey,
+        extensions: [
+          new x509.BasicConstraintsExtension(true, 0, true),
+          new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
+          // Whoever got hold of its key could still speak for no site of the world: RFC 5280, 4.2.1.10.
+          new x509.Extension(
+            '2.5.29.30',
+            true,
+            AsnConvert.serialize(
+              new NameConstraints({
+                permittedSubtrees: new GeneralSubtrees([
+                  new GeneralSubtree({ base: new GeneralName({ dNSName: 'localhost' }) }),
+                  ...HELD_TO.map((range) => new GeneralSubtree({ base: new GeneralName({ iPAddress: range }) })),
+                ]),
+              }),
+            ),
+          ),
+        ],
+      })
+    ).toString('pem'),
+  };
+
+  const own = await webcrypto.subtle.generateKey(EC, true, ['sign', 'verify']);
+  const until = nowMs + SERVER_DAYS * DAY_MS;
+  const cert = await signed({
+    subject: `CN=${isMine.server}`,
+    issuer: `CN=${isMine.key}`,
+    notAfter: new Date(until),
+    publicKey: own.publicKey,
+    signingKey,
     extensions: [
-      { name: 'basicConstraints', cA: false },
-      {
-        name: 'subjectAltName',
-        altNames: [{ type: 2, value: 'localhost' }, ...hosts.map((ip) => ({ type: 7 as const, ip }))],
-      },
+      new x509.BasicConstraintsExtension(false, undefined, true),
+      new x509.KeyUsagesExtension(x509.KeyUsageFlags.digitalSignature, true),
+      new x509.ExtendedKeyUsageExtension([x509.ExtendedKeyUsage.serverAuth]),
+      new x509.SubjectAlternativeNameExtension([
+        { type: 'dns', value: 'localhost' },
+        ...hosts.map((value) => ({ type: 'ip' as const, value })),
+      ]),
     ],
   });
-  const certificate = { key: made.private, cert: made.cert, hosts };
-  // The key is nobody's business but this server's.
-  writeFileSync(file, JSON.stringify(certificate), { mode: 0o600 });
-  return certificate;
+  return { key: await pem(own.privateKey), cert: cert.toString('pem'), authority, hosts, until };
 }

@@ -23,15 +23,27 @@ ${said === '' ? '' : `<p role="alert"><strong>${said}</strong></p>`}
 <p><button style="font:inherit;min-height:64px;padding:0 2em">Pair</button></p></form></body></html>`;
 }
 
+/** Where a phone finds the certificate that it may be told to trust. */
+export const CERTIFICATE_PATH = '/certificate';
+
 /**
- * The door to the house's network: a device that has not been paired gets the page that asks for the code, and nothing
- * else. What comes from this machine itself goes through.
+ * The door to the house's network: a device that has not been paired gets the page that asks for the code and the
+ * certificate it may be told to trust, and nothing else. What comes from this machine itself goes through.
+ *
+ * @param authority the certificate that vouches for this kitchen's own, PEM; null where there is none
  */
-export function door(pairing: Pairing): RequestHandler[] {
+export function door(pairing: Pairing, authority: () => string | null): RequestHandler[] {
   const read = express.urlencoded({ extended: false, limit: 2000 });
   const guard = async (request: Request, response: Response, next: NextFunction): Promise<void> => {
     if (!fromTheHouse(request)) {
       next();
+      return;
+    }
+    if (request.path === CERTIFICATE_PATH) {
+      response
+        .attachment('hervir-kitchen.crt')
+        .type('application/x-x509-ca-cert')
+        .send(authority() ?? '');
       return;
     }
     const token = tokenOf(request);

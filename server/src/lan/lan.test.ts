@@ -1,8 +1,11 @@
-import { readFileSync, statSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { request, type RequestOptions } from 'node:https';
+import { tmpdir } from 'node:os';
+import { connect, createServer } from 'node:tls';
 import { join } from 'node:path';
 import { X509Certificate } from 'node:crypto';
 import { readConfig, StartError } from '../config';
+import { authorityOf, ownCertificate } from './certificate';
 import { openKitchen, type TestKitchen } from '../testing/kitchen';
 
 interface Answer {
@@ -12,10 +15,10 @@ interface Answer {
 }
 
 let kitchen: TestKitchen;
-/** As a phone does it: over TLS, trusting this kitchen's own certificate and no other. */
+/** As a phone does it: over TLS, trusting what vouches for this kitchen's certificate and nothing else. */
 function phone(path: string, options: RequestOptions & { body?: string } = {}): Promise<Answer> {
   const { port } = new URL(kitchen.house.addresses[0] ?? '');
-  const { cert } = JSON.parse(readFileSync(join(kitchen.folder, 'lan-certificate.json'), 'utf8')) as { cert: string };
+  const cert = authorityOf(kitchen.folder) ?? '';
   return new Promise((resolve, reject) => {
     const asked = request(
       { host: '127.0.0.1', servername: 'localhost', port, path, ca: cert, agent: false, ...options },
@@ -100,6 +103,70 @@ describe('a phone on the counter', () => {
     const { cert } = JSON.parse(readFileSync(file, 'utf8')) as { cert: string };
     expect(new X509Certificate(cert).checkIP('127.0.0.1')).toBe('127.0.0.1');
     expect(statSync(file).mode & 0o077).toBe(0);
+  });
+});
+
+describe('the certificate', () => {
+  const DAY = 86_400_000;
+  let folder: string;
+  beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), 'hervir-cert-'));
+  });
+  afterEach(() => rmSync(folder, { recursive: true }));
+
+  test('a phone that has not been paired gets the one it may be told to trust: an authority, without its key', async () => {
+    const { status, body, headers } = await phone('/certificate');
+    expect(status).toBe(200);
+    expect(headers['content-type']).toContain('application/x-x509-ca-cert');
+    expect(body).not.toContain('PRIVATE');
+    expect(new X509Certificate(body).ca).toBe(true);
+  });
+
+  test('the authority stays when addresses change or time runs out; the server’s own is made anew', async () => {
+    const now = Date.now();
+    const first = await ownCertificate(folder, ['192.168.1.5'], now);
+    expect(await ownCertificate(folder, ['192.168.1.5'], now + DAY)).toEqual(first);
+    const moved = await ownCertificate(folder, ['192.168.1.9'], now + DAY);
+    const later = await ownCertificate(folder, ['192.168.1.9'], now + 760 * DAY);
+    expect(new Set([first, moved, later].map(({ cert }) => cert)).size).toBe(3);
+    expect(new Set([first, moved, later].map(({ authority }) => authority)).size).toBe(1);
+    for (const { cert, authority } of [first, moved, later]) {
+      expect(new X509Certificate(cert).verify(new X509Certificate(authority).publicKey)).toBe(true);
+    }
+    // What phones ask of a server certificate under an authority of one's own: 825 days at most. From memory.
+    const { validFrom, validTo } = new X509Certificate(later.cert);
+    expect((Date.parse(validTo) - Date.parse(validFrom)) / DAY).toBeLessThanOrEqual(825);
+  });
+
+  test('the authority vouches for no address outside a house, whoever signs with it', async () => {
+    // OpenSSL, which Node's TLS is built on, is the judge.
+    const trusted = async (host: string): Promise<string> => {
+      const { key, cert, authority } = await ownCertificate(mkdtempSync(join(folder, 'one-')), [host]);
+      const server = createServer({ key, cert });
+      await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+      const { port } = server.address() as { port: number };
+      const found = await new Promise<string>((resolve) => {
+        const socket = connect({ port, host: '127.0.0.1', ca: authority, checkServerIdentity: () => undefined }, () =>
+          resolve('trusted'),
+        );
+        socket.on('error', (error: Error) => resolve(error.message));
+        socket.on('close', () => server.close());
+        socket.on('secureConnect', () => socket.destroy());
+      });
+      return found;
+    };
+    expect(await trusted('192.168.1.5')).toBe('trusted');
+    expect(await trusted('10.4.0.2')).toBe('trusted');
+    // TEST-NET-3 of RFC 5737 stands for an address of the world.
+    expect(await trusted('203.0.113.7')).toBe('permitted subtree violation');
+  });
+
+  test('one of an older Hervir, which stood for itself, is replaced', async () => {
+    const file = join(folder, 'lan-certificate.json');
+    writeFileSync(file, JSON.stringify({ key: 'old', cert: 'old', hosts: ['192.168.1.5'] }));
+    const { cert } = await ownCertificate(folder, ['192.168.1.5']);
+    expect(new X509Certificate(cert).checkIP('192.168.1.5')).toBe('192.168.1.5');
+    expect(authorityOf(folder)).toContain('BEGIN CERTIFICATE');
   });
 });
 

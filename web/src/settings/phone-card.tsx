@@ -41,6 +41,16 @@ export function PhoneCard(): ReactNode {
               certificate: that was made here. Then give the code:
             </p>
             <p className="pairing-code">{`${code.slice(0, 4)} ${code.slice(4)}`}</p>
+            <details className="fold">
+              <summary>So that the phone keeps Hervir when this machine is away</summary>
+              <p>
+                It keeps only what it trusts. On the phone open{' '}
+                <strong className="figure">{addresses[0] ?? ''}/certificate</strong> and install what it gives as a CA
+                certificate, in the phone’s settings for security; on some phones it is then switched on under
+                certificate trust. It vouches for addresses inside a house, for no site of the world. Its key lies in
+                Hervir’s data folder: take it off the phone again if that folder is ever in other hands.
+              </p>
+            </details>
           </div>
         </div>
       )}
