@@ -115,4 +115,36 @@ describe('every room', () => {
       await person.leaves();
     },
   );
+
+  test('on paper it is day, also where the screen is at night: the card and the chart have a page each', async () => {
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
+    await person.goes(`/card/${ids.plan}`);
+    await person.settles();
+    await person.presses('button', 'Night');
+    await person.finds('button', 'Day');
+    await person.page.emulateMediaType('print');
+    for (const [room, words] of [
+      [`/card/${ids.plan}`, 'Plate and serve'],
+      ['/times', 'Each cell: slices · fork · pulls'],
+    ] as const) {
+      if (room === '/times') await person.walksTo(room);
+      await person.reads(words);
+      await person.page.waitForFunction(() => !/to reckon/.test(document.body.innerText));
+      const inks = await person.page.evaluate(() =>
+        [...document.querySelectorAll('main *')]
+          .filter((element) => [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
+          .filter((element) => element.getClientRects().length > 0)
+          .map((element) => Math.max(...(getComputedStyle(element).color.match(/\d+/g) ?? []).slice(0, 3).map(Number))),
+      );
+      expect(inks.length).toBeGreaterThan(20);
+      // Nothing pale is printed: paper is white.
+      expect(Math.max(...inks)).toBeLessThan(200);
+      const paper = Buffer.from(await person.page.pdf({ preferCSSPageSize: true })).toString('latin1');
+      expect(paper.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+      // The chart lies on its side, the card stands, whichever was opened before.
+      const [, width = '0', height = '0'] = /\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/.exec(paper) ?? [];
+      expect(Number(width) > Number(height)).toBe(room === '/times');
+    }
+    await person.leaves();
+  });
 });

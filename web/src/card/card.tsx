@@ -21,6 +21,9 @@ import { clockTime, dayWord, inSentence, timeOfMinute } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
 import './card.css';
 
+/** So many steps fill a printed page; with more of them they are printed smaller. */
+const MOST_ROWS = 40;
+
 /** The plan on one sheet, for the wall above the stove: what to prepare, when what is done, and what to take care of. */
 export function Card(): ReactNode {
   const { id = '' } = useParams();
@@ -44,6 +47,7 @@ export function Card(): ReactNode {
   const prep = prepSteps(plan, printer);
   const bowls = bowlsOf({ ...plan, ...forecast.placed });
   const { clock } = forecast;
+  const rows = rowsOf(clock, guide);
   return (
     <div className="room">
       <div className="card-actions">
@@ -52,7 +56,7 @@ export function Card(): ReactNode {
         </Button>
         <Link to={`/bench/${id}`}>Back to the bench</Link>
       </div>
-      <article className="sheet">
+      <article className={rows.length > MOST_ROWS ? 'sheet dense' : 'sheet'}>
         <header>
           <h1>{plan.name === '' ? 'A braise' : plan.name}</h1>
           <p>
@@ -93,18 +97,25 @@ export function Card(): ReactNode {
         </section>
         <section>
           <h2>Do</h2>
-          <Steps forecast={forecast} guide={guide} />
+          <Steps rows={rows} startAt={clock.startAt} />
         </section>
       </article>
     </div>
   );
 }
 
-/** Every step with its time: the main work and the side dishes in one order. */
-function Steps({ forecast, guide }: { readonly forecast: Forecast; readonly guide: Guide }): ReactNode {
-  const { startAt, tasks } = forecast.clock;
+interface Row {
+  readonly key: string;
+  readonly minute: number;
+  readonly text: string;
+  /** Of a side dish. */
+  readonly aside: boolean;
+}
+
+/** Every step with its minute: the main work and the side dishes in one order. */
+function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
   const startOf = new Map(tasks.map(({ id, startMinute }) => [id, startMinute]));
-  const rows: { key: string; minute: number; text: string; aside: boolean }[] = [];
+  const rows: Row[] = [];
   let minute = 0;
   let task = '';
   for (const step of guide.steps) {
@@ -127,17 +138,19 @@ function Steps({ forecast, guide }: { readonly forecast: Forecast; readonly guid
       });
     }
   }
+  return rows.sort((a, b) => a.minute - b.minute);
+}
+
+function Steps({ rows, startAt }: { readonly rows: readonly Row[]; readonly startAt: string | null }): ReactNode {
   const at = (minutes: number): string => timeOfMinute(startAt, minutes) ?? `+${Math.round(minutes)}`;
   return (
     <ol className="steps">
-      {[...rows]
-        .sort((a, b) => a.minute - b.minute)
-        .map(({ key, minute: from, text, aside }) => (
-          <li key={key} className={aside ? 'aside' : ''}>
-            <span className="figure">{at(from)}</span>
-            <span>{text}</span>
-          </li>
-        ))}
+      {rows.map(({ key, minute, text, aside }) => (
+        <li key={key} className={aside ? 'aside' : ''}>
+          <span className="figure">{at(minute)}</span>
+          <span>{text}</span>
+        </li>
+      ))}
     </ol>
   );
 }
