@@ -3,7 +3,7 @@ import { theme as antdTheme, type ThemeConfig } from 'antd';
 export type Colours = 'day' | 'night';
 
 /** The tokens of the look, once: the style sheet has the same values as custom properties for what is not a component. */
-const TOKENS = {
+export const TOKENS = {
   day: {
     page: '#F4EFE4',
     card: '#FFFCF5',

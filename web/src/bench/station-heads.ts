@@ -92,7 +92,8 @@ function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): Station
   const doing = finish.steps
     .filter(({ id }) => id !== 'rest' && id !== 'season')
     .map(({ id }) => FINISH_WORDS[id])
-    .filter((word) => word !== '');
+    // Cream and quince paste are both stirred in: said once.
+    .filter((word, i, all) => word !== '' && all.indexOf(word) === i);
   return {
     ...base,
     tone: 'fits',
