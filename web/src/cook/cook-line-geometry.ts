@@ -40,8 +40,9 @@ const HIGHEST_C = 195;
  * @param state the cook
  */
 export function warp(guide: Guide, state: CookState): (minute: number) => number {
-  const planned: number[] = [];
-  const actual: number[] = [];
+  // Nothing lies before the cook began, also where its first step was not waited for.
+  const planned: number[] = state.startedAt === null ? [] : [0];
+  const actual: number[] = state.startedAt === null ? [] : [state.startedAt];
   let minute = 0;
   for (const step of guide.steps) {
     const found = state.steps.find((one) => one.step.id === step.id);
