@@ -8,9 +8,8 @@ const sheet = readFileSync(join(__dirname, 'styles.css'), 'utf8');
 function properties(selector: string): Record<string, string> {
   const from = sheet.indexOf(`${selector} {`);
   const rule = sheet.slice(from, sheet.indexOf('}', from));
-  return Object.fromEntries(
-    [...rule.matchAll(/--([a-z-]+): (#[0-9a-f]{6});/g)].map(([, name, value]) => [name, value]),
-  );
+  const found = [...rule.matchAll(/--([a-z-]+): (#[0-9a-f]{6});/g)];
+  return Object.fromEntries(found.map(([, name = '', value = '']) => [name, value]));
 }
 const SHEETS: Readonly<Record<Colours, Record<string, string>>> = {
   day: properties(':root'),

@@ -1,7 +1,8 @@
 import { forecast, newPlan, printerFor, type Plan } from '@hervir/core';
 import { stationHeads, type StationHead } from './station-heads';
 
-const { quantity } = printerFor('metric');
+const metric = printerFor('metric');
+const quantity: (typeof metric)['quantity'] = (kind, value) => metric.quantity(kind, value);
 const neck: Plan = {
   ...newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }),
   deglaze: { liquid: 'cider', ml: 150, scraped: true },
