@@ -1,16 +1,15 @@
 import { printDuration } from '../units/time';
-import { listed, lowerFirst, upperFirst } from '../units/list';
+import { listed, upperFirst } from '../units/list';
 import type { Printer } from '../units/quantity';
 import { CORNSTARCH_PER_240_ML, type Body } from '../larder/thickeners';
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
 import { GRADES } from '../meat/tenderness';
 import { LIKELY_K, type BurnCauseId } from '../pot/base-temperature';
 import { chargesOf } from '../pot/charge';
-import { grainTexture, textureWord, vegetableTexture } from '../stations/doneness';
+import { textureWord } from '../stations/doneness';
 import { COVER_STEAMS } from '../stations/sear';
 import { TARGET_WORDS } from '../braise/reasons';
 import { colourOf } from './browning';
+import { plantOutcomes } from './plant-outcomes';
 import type { SimulatedCook } from './simulated-cook';
 
 export const DEBRIEF_TOPICS = ['tenderness', 'sear', 'vegetables', 'sauce', 'base', 'time'] as const;
@@ -153,22 +152,9 @@ function sear({ run }: Ground, advice: Advice[]): DebriefLine[] {
 }
 
 function vegetables({ run }: Ground, advice: Advice[]): DebriefLine[] {
-  const early: string[] = [];
-  const short: string[] = [];
-  const items = run.kitchen.plants.map(({ kind, id, place, cookValue, inAt }, i) => {
-    const name = lowerFirst(kind === 'grain' ? grainById(id).name : vegetableById(id).name);
-    const wanted = kind === 'grain' ? 'cooked' : (run.f.plan.vegetables[i]?.texture ?? 'tender');
-    if (place === 'folded-in') return { name, wanted, was: wanted, good: true };
-    if (place === 'flavour-only') return { name, wanted: 'fished out', was: 'fished out', good: true };
-    const was =
-      inAt === null ? 'left out' : kind === 'grain' ? grainTexture(id, cookValue) : vegetableTexture(id, cookValue);
-    const order =
-      kind === 'grain' ? ['hard', 'cooked', 'falls-apart'] : ['raw', 'crisp', 'tender', 'soft', 'into-the-sauce'];
-    const off = inAt === null ? -1 : order.indexOf(was) - order.indexOf(wanted);
-    if (off > 0) early.push(name);
-    if (off < 0) short.push(name);
-    return { name, wanted, was, good: off === 0 };
-  });
+  const items = plantOutcomes(run);
+  const early = items.filter(({ off }) => off > 0).map(({ name }) => name);
+  const short = items.filter(({ off }) => off < 0).map(({ name }) => name);
   if (items.length === 0) return [];
   if (early.length > 0) {
     advice.push({
@@ -185,7 +171,7 @@ function vegetables({ run }: Ground, advice: Advice[]): DebriefLine[] {
       title: 'Vegetables and grain',
       planned: listed(items.map(({ name, wanted }) => `${name} ${textureWord(wanted as 'tender')}`)),
       was: listed(items.map(({ name, was }) => `${name} ${textureWord(was as 'tender')}`)),
-      good: items.every(({ good }) => good),
+      good: items.every(({ off }) => off === 0),
     },
   ];
 }

@@ -1,9 +1,9 @@
 import { GRADES } from '../meat/tenderness';
 import { newPlan } from '../plan/defaults';
 import type { Cooker, Kitchen, Plan } from '../plan/plan';
-import { grainTexture, vegetableTexture } from '../stations/doneness';
 import { colourOf } from './browning';
 import type { FaultId } from './faults';
+import { plantOutcomes } from './plant-outcomes';
 import type { SimulatedCook } from './simulated-cook';
 
 export const EXERCISES = [
@@ -69,13 +69,7 @@ const tender = (run: SimulatedCook): boolean =>
   run.opened !== null && GRADES.indexOf(run.opened.grade) >= GRADES.indexOf(run.f.plan.target);
 
 /** Every vegetable and grain as it was wanted. */
-function plantsRight({ kitchen, f }: SimulatedCook): boolean {
-  return kitchen.plants.every(({ kind, id, cookValue, inAt }, i) => {
-    if (inAt === null) return false;
-    if (kind === 'grain') return grainTexture(id, cookValue) === 'cooked';
-    return vegetableTexture(id, cookValue) === f.plan.vegetables[i]?.texture;
-  });
-}
+const plantsRight = (run: SimulatedCook): boolean => plantOutcomes(run).every(({ off }) => off === 0);
 
 /** From easy to hard. */
 export const EXERCISE_LIST: readonly Exercise[] = [

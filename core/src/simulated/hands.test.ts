@@ -5,6 +5,7 @@ import { DEFAULT_COOKER } from '../plan/defaults';
 import { planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { plainId } from './hands';
+import { plantOutcomes } from './plant-outcomes';
 import { SimulatedCook } from './simulated-cook';
 import { steadyHand } from './steady-hand';
 
@@ -98,6 +99,37 @@ describe('what hands do at a step', () => {
     expect(run.kitchen.plants.map(({ where }) => where)).toEqual(['bowl']);
     expect(doing(run, 'second-load')).toBeNull();
     expect(run.kitchen.plants.map(({ where }) => where)).toEqual(['pot']);
+  });
+});
+
+describe('what became of vegetables and grain', () => {
+  const items = (place: Plan['vegetables'][number]['place'], grain: Plan['grains'] = []): Plan => ({
+    ...neck,
+    vegetables: [{ vegetable: 'turnip', grams: 450, texture: 'tender', place }],
+    grains: grain,
+  });
+  const outcomes = (plan: Plan): ReturnType<typeof plantOutcomes> => {
+    const run = begun(plan);
+    steadyHand(run);
+    return plantOutcomes(run);
+  };
+
+  test('in the second run a turnip is as wanted; from the start it is past it, by so many textures', () => {
+    expect(outcomes(items('second-run'))).toMatchObject([{ name: 'turnip', wanted: 'tender', was: 'tender', off: 0 }]);
+    const [early] = outcomes(items('start'));
+    expect(early?.off).toBeGreaterThan(0);
+    expect(early?.was).not.toBe('tender');
+  });
+
+  test('what is cooked apart, or only gives its flavour, is as wanted', () => {
+    for (const place of ['folded-in', 'flavour-only'] as const) {
+      expect([place, outcomes(items(place))[0]?.off]).toEqual([place, 0]);
+    }
+  });
+
+  test('what never went in is left out, and short of what was wanted', () => {
+    const run = upTo(begun(items('second-run')), 'second-load');
+    expect(plantOutcomes(run)).toMatchObject([{ was: 'left out', off: -1 }]);
   });
 });
 

@@ -1,0 +1,39 @@
+import { grainById } from '../larder/grains';
+import { vegetableById } from '../larder/vegetables';
+import { grainTexture, vegetableTexture } from '../stations/doneness';
+import { lowerFirst } from '../units/list';
+import type { SimulatedCook } from './simulated-cook';
+
+/** From too little to too much. */
+const ORDER = {
+  vegetable: ['raw', 'crisp', 'tender', 'soft', 'into-the-sauce'],
+  grain: ['hard', 'cooked', 'falls-apart'],
+} as const;
+
+/** What became of a vegetable or a grain, against what was wanted. */
+export interface PlantOutcome {
+  readonly name: string;
+  readonly wanted: string;
+  readonly was: string;
+  /** How many textures past what was wanted; below zero, short of it. */
+  readonly off: number;
+}
+
+/**
+ * What became of every vegetable and grain of a simulated cook: for its debrief, and for what passes an exercise.
+ *
+ * @param run as far as it has come
+ * @returns in the order of the plan; what is cooked apart or only gives its flavour is always as wanted
+ */
+export function plantOutcomes({ kitchen, f }: Pick<SimulatedCook, 'kitchen' | 'f'>): PlantOutcome[] {
+  return kitchen.plants.map(({ kind, id, place, cookValue, inAt }, i) => {
+    const name = lowerFirst(kind === 'grain' ? grainById(id).name : vegetableById(id).name);
+    const wanted = kind === 'grain' ? 'cooked' : (f.plan.vegetables[i]?.texture ?? 'tender');
+    if (place === 'folded-in') return { name, wanted, was: wanted, off: 0 };
+    if (place === 'flavour-only') return { name, wanted: 'fished out', was: 'fished out', off: 0 };
+    if (inAt === null) return { name, wanted, was: 'left out', off: -1 };
+    const was = kind === 'grain' ? grainTexture(id, cookValue) : vegetableTexture(id, cookValue);
+    const order: readonly string[] = ORDER[kind];
+    return { name, wanted, was, off: order.indexOf(was) - order.indexOf(wanted) };
+  });
+}
