@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { themeOf, TOKENS, type Colours } from './theme';
 
-const sheet = readFileSync(join(__dirname, 'styles.css'), 'utf8');
+const sheet = readFileSync(join(__dirname, 'base.css'), 'utf8');
 
 /** Custom properties of the first rule that begins so. */
 function properties(selector: string): Record<string, string> {

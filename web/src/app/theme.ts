@@ -2,7 +2,7 @@ import { theme as antdTheme, type ThemeConfig } from 'antd';
 
 export type Colours = 'day' | 'night';
 
-/** The tokens of the look, once: the style sheet has the same values as custom properties for what is not a component. */
+/** The tokens of the look, once: base.css has the same values as custom properties for what is not a component. */
 export const TOKENS = {
   day: {
     page: '#F4EFE4',
