@@ -12,7 +12,7 @@ export * from './plan/plan';
 export * from './plan/plan-error';
 export * from './plan/limits';
 export * from './plan/defaults';
-export { pieceOf, largestThicknessCm, type Piece } from './meat/piece';
+export { LEAST_GRAMS, pieceOf, largestThicknessCm, type Piece } from './meat/piece';
 export { GRADES, GRADE_FROM, TARGET_BAND, gradeOf, type Grade } from './meat/tenderness';
 export type { LedgerEntry } from './pot/ledger';
 export { workingTemperatureC, kitchenAirKPa, heaterEfficiency } from './pot/cooker';

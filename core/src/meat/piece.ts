@@ -11,7 +11,7 @@ const BITE_CM = 3;
 /** A single rib cut from a rack is about this wide, cm. Common practice. */
 const RIB_WIDTH_CM = 3;
 /** Less than this after trimming is not a braise. */
-const LEAST_GRAMS = 20;
+export const LEAST_GRAMS = 20;
 
 /** The pieces that lie in the pot: all alike, each a brick. */
 export interface Piece {
@@ -111,7 +111,7 @@ export function pieceOf(meat: Meat): Piece {
     throw new PlanError(
       'meat.trimGrams',
       `leaves ${Math.round(grams)} g of meat`,
-      `0 to ${meat.grams - LEAST_GRAMS} g`,
+      `0 to ${Math.max(0, Math.floor(meat.grams - LEAST_GRAMS))} g`,
     );
   }
   if (!cut.forms.includes(meat.form)) {

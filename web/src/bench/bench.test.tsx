@@ -84,6 +84,12 @@ describe('the bench', () => {
     }
   });
 
+  test('trimming more away than there is, is refused in the cook’s units', async () => {
+    const { user } = await bench();
+    await writes(user, 'Trimmed off', '5 kg');
+    expect(await screen.findByText('5 kg is out of range; allowed: 0 g to 1.58 kg')).toBeTruthy();
+  });
+
   test('undo takes the last edit back, redo brings it again', async () => {
     const { user, kitchen } = await bench();
     await chooses(user, 'Until', 'It slices');

@@ -1,4 +1,4 @@
-import { cutById, FORMS, LIMITS, type Form, type Plan } from '@hervir/core';
+import { cutById, type Form, FORMS, LEAST_GRAMS, LIMITS, type Plan } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Prep } from './prep';
@@ -73,7 +73,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
               label="Trimmed off"
               kind="mass"
               value={meat.trimGrams}
-              range={LIMITS.trimGrams}
+              range={{ ...LIMITS.trimGrams, max: Math.min(LIMITS.trimGrams.max, meat.grams - LEAST_GRAMS) }}
               suffix={<span className="dim">off</span>}
               onChange={(trimGrams) => trimGrams !== undefined && change({ trimGrams })}
             />

@@ -8,23 +8,31 @@ interface Props {
   readonly value: string;
   readonly onChange: (time: string) => void;
   readonly style?: CSSProperties;
+  readonly describedBy?: string;
+  /** Told what is wrong with what was typed, and null when it is mended; without it, what cannot be read is put back. */
+  readonly onFault?: (fault: string | null) => void;
 }
 
 /** A time of day, typed: shown on 24 hours whatever the browser's language, read in either way. */
-export function TimeInput({ label, value, onChange, style }: Props): ReactNode {
+export function TimeInput({ label, value, onChange, style, describedBy, onFault }: Props): ReactNode {
   /** What is being typed; null while the value itself is shown. */
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? value;
   const read = parseClock(text);
   const commit = (): void => {
-    if (read === undefined) return;
+    if (read === undefined) {
+      onFault?.(`"${text}" is no time of day; allowed: 00:00 to 23:59, or for instance 7 pm`);
+      return;
+    }
     setTyped(null);
+    onFault?.(null);
     if (read !== value) onChange(read);
   };
   return (
     <Input
       aria-label={label}
       aria-invalid={read === undefined}
+      aria-describedby={describedBy}
       title={read === undefined ? 'A time, for instance 19:00 or 7 pm' : undefined}
       value={text}
       style={style}
@@ -33,7 +41,7 @@ export function TimeInput({ label, value, onChange, style }: Props): ReactNode {
       onChange={(event) => setTyped(event.target.value)}
       onFocus={(event) => event.target.select()}
       onBlur={() => {
-        if (read === undefined) setTyped(null);
+        if (read === undefined && onFault === undefined) setTyped(null);
         else commit();
       }}
       onPressEnter={commit}

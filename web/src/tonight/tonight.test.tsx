@@ -35,6 +35,23 @@ describe('Tonight', () => {
     expect(within(answer()).queryByRole('alert')).toBeNull();
   });
 
+  test('a time that is none is refused at its gap and left standing; 7 pm is read as one', async () => {
+    const { user } = openRoom('/');
+    await minutes();
+    const time = screen.getByRole<HTMLInputElement>('textbox', { name: 'When we eat' });
+    await user.clear(time);
+    await user.type(time, '25:99{Enter}');
+    expect((await within(answer()).findByRole('alert')).textContent).toMatch(
+      /"25:99" is no time of day.*00:00 to 23:59/,
+    );
+    expect(time.value).toBe('25:99');
+    await user.clear(time);
+    await user.type(time, '7 pm{Enter}');
+    expect(await minutes()).toBeGreaterThan(10);
+    expect(time.value).toBe('19:00');
+    expect(within(answer()).queryByRole('alert')).toBeNull();
+  });
+
   test('a cut that does not come in that form takes its own usual one', async () => {
     const { user } = openRoom('/');
     await minutes();

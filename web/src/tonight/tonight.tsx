@@ -40,6 +40,8 @@ export function Tonight(): ReactNode {
   const now = useNow();
   const [asked, setAsked] = useState<Asked>(() => firstAsked(now));
   const [gramsFault, setGramsFault] = useState<string | null>(null);
+  const [timeFault, setTimeFault] = useState<string | null>(null);
+  const typedFault = gramsFault ?? timeFault;
   const cookers = useCookers().data;
   const settings = useSettings().data;
   const cooking = (useRunning().data ?? []).length > 0;
@@ -141,6 +143,8 @@ export function Tonight(): ReactNode {
             label="When we eat"
             value={asked.time}
             style={{ width: '4.2em' }}
+            describedBy="tonight-fault"
+            onFault={setTimeFault}
             onChange={(time) => change({ time })}
           />
         </span>{' '}
@@ -160,8 +164,8 @@ export function Tonight(): ReactNode {
         <div>
           <Answer
             forecast={forecast}
-            fault={gramsFault ?? fault?.problem ?? broken}
-            allowed={gramsFault === null ? fault?.allowed : undefined}
+            fault={typedFault ?? fault?.problem ?? broken}
+            allowed={typedFault === null ? fault?.allowed : undefined}
             now={now}
           />
         </div>
@@ -172,7 +176,7 @@ export function Tonight(): ReactNode {
             size="large"
             onClick={open}
             loading={create.isPending}
-            disabled={plan === null || fault !== null || gramsFault !== null}
+            disabled={plan === null || fault !== null || typedFault !== null}
           >
             Open on the bench
           </Button>
