@@ -55,7 +55,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
   return (
     <div className="room" style={{ maxWidth: 680 }}>
       <h1>Settings</h1>
-      <div className="vessel panel fields" style={{ marginTop: 16, gap: 12 }}>
+      <div className="vessel panel fields settings-fields" style={{ marginTop: 16, gap: 12 }}>
         <Choice
           label="Units"
           value={settings.units}
