@@ -104,6 +104,16 @@ describe('a cook', () => {
       begun + heat * MIN,
       shin,
     );
+    // While it is ahead, its minutes run from when the pot was put on; what does not run is not due.
+    const early = state(
+      [event('started', begun), event('stepDone', begun + 1, { step: 'heat-on' })],
+      begun + MIN,
+      shin,
+    );
+    const due = (id: string): number | null | undefined => early.steps.find(({ step }) => step.id === id)?.dueAt;
+    expect(due('heat-hot')).toBeCloseTo(begun + 1 + heat * MIN, 0);
+    expect(due('board-meat')).toBeCloseTo(begun + board * MIN, 0);
+    expect(due('pressure')).toBeNull();
     for (const section of ['Board', 'Heat']) {
       const { planned, actual } = took.find((one) => one.section === section) ?? { planned: -1, actual: 0 };
       expect(actual).toBeCloseTo(planned, 1);

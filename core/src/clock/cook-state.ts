@@ -14,6 +14,8 @@ export interface StepState {
   /** When its turn came, or will if all goes on as planned from now. */
   readonly startsAt: Ms;
   readonly doneAt: Ms | null;
+  /** When its minutes are over, from its turn or from what they run from; null while they do not run. */
+  readonly dueAt: Ms | null;
   /** Never confirmed: something later happened, so it must have been done. */
   readonly passedOver: boolean;
   /** Its minutes as they stand now, with what was added. */
@@ -525,14 +527,11 @@ export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms)
   const at = over ? main : Math.max(main, ...tracks.map((track) => trackEnd(track, nowMs)));
   const plannedAt = guide.eatAt === null ? begun + guide.totalMinutes * MINUTE : Date.parse(guide.eatAt);
   const running = fold.startedAt !== null && fold.finishedAt === null;
-  const stepStates = fold.steps.map(({ step, startedAt, doneAt, passedOver, minutes }, i): StepState => ({
-    step,
-    startedAt,
-    startsAt: ahead.starts[i] ?? main,
-    doneAt,
-    passedOver,
-    minutes,
-  }));
+  const stepStates = fold.steps.map((working, i): StepState => {
+    const { step, startedAt, doneAt, passedOver, minutes } = working;
+    const startsAt = ahead.starts[i] ?? main;
+    return { step, startedAt, startsAt, doneAt, dueAt: fold.deadline(working), passedOver, minutes };
+  });
   return {
     status: fold.finishedAt !== null ? 'finished' : over ? 'served' : fold.startedAt === null ? 'waiting' : 'cooking',
     startedAt: fold.startedAt,

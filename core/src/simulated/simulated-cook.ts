@@ -174,11 +174,6 @@ export class SimulatedCook {
     return cookState(this.guide, this.events, this.nowMs);
   }
 
-  /** Steps as of the last event. */
-  get steps(): readonly StepState[] {
-    return this.folded.steps;
-  }
-
   /** The step whose turn it is, as of the last event. */
   get now(): StepState | null {
     return this.folded.now;

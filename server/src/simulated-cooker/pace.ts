@@ -12,22 +12,14 @@ const LONGEST_S = 14 * 3600;
 export function needsHands(run: SimulatedCook): boolean {
   const { now } = run;
   if (!now) return true;
-  const { step, startedAt, minutes } = now;
+  const { step, dueAt } = now;
   const { device, pot } = run.kitchen;
+  const isUp = dueAt !== null && run.nowMs >= dueAt;
   if (TOLD_BY_COOKER.has(step.done) && device.electric)
-    return step.id === 'natural' && step.done === 'ventOpened' && isUp();
+    return step.id === 'natural' && step.done === 'ventOpened' && isUp;
   if (step.done === 'pinUp') return pot.pinIsUp;
   if (step.done === 'pinDown') return !pot.pinIsUp;
-  return !step.counts || isUp();
-
-  function isUp(): boolean {
-    const since = runsFrom() ?? startedAt ?? run.nowMs;
-    return run.nowMs >= since + minutes * 60_000;
-  }
-  function runsFrom(): number | null {
-    if (step.runsFrom === null) return null;
-    return run.steps.find((one) => one.step.id === step.runsFrom)?.doneAt ?? null;
-  }
+  return !step.counts || isUp;
 }
 
 /**
