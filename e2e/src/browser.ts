@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { testClock, type TestClock } from './test-clock';
 
 const ROOT = join(__dirname, '../..');
 /** Where Debian puts it and how it is started: the pictures are taken with the same. */
@@ -335,21 +336,34 @@ export class Person {
   }
 }
 
-/** A server, with the demo kitchen unless told otherwise, and a browser, there before the first test of a file and gone after the last. */
-export function aKitchen(options: { readonly demo?: boolean } = {}): {
+/**
+ * A server, with the demo kitchen unless told otherwise, and a browser, there before the first test of a file and gone after
+ * the last.
+ *
+ * @param options.clockAt where the kitchen's own clock stands at first, ISO 8601; left out, it has none
+ */
+export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: string } = {}): {
   readonly server: Server;
   readonly browser: Browser;
+  readonly clock: TestClock;
+  /** The server goes down as a power cut would take it. */
+  powerGoes(): Promise<void>;
+  /** It is back, on its folder and its port. */
+  powerIsBack(): Promise<void>;
 } {
   let server: Server | undefined;
   let opened: Awaited<ReturnType<typeof openBrowser>> | undefined;
+  let clock: TestClock | undefined;
   beforeAll(async () => {
-    server = await serve(options);
+    if (options.clockAt !== undefined) clock = testClock(options.clockAt);
+    server = await serve({ demo: options.demo, clock: clock?.file });
     opened = await openBrowser();
   });
   afterAll(async () => {
     await opened?.close();
     await server?.kill();
     if (server) rmSync(server.folder, { recursive: true, force: true });
+    clock?.remove();
   });
   const there = <T>(thing: T | undefined): T => {
     if (thing === undefined) throw new Error('the kitchen opens with the first test');
@@ -361,6 +375,14 @@ export function aKitchen(options: { readonly demo?: boolean } = {}): {
     },
     get browser() {
       return there(opened).browser;
+    },
+    get clock() {
+      return there(clock);
+    },
+    powerGoes: () => there(server).kill(),
+    async powerIsBack() {
+      const { folder, address } = there(server);
+      server = await serve({ folder, port: Number(new URL(address).port), clock: clock?.file });
     },
   };
 }

@@ -1,25 +1,10 @@
 import { rmSync } from 'node:fs';
-import { openBrowser, Person, serve, type Server } from './browser';
-import { testClock, type TestClock } from './test-clock';
+import { aKitchen, Person, serve } from './browser';
 
 /** A Sunday afternoon in the refuge. */
 const AFTERNOON = '2027-01-17T14:00:00Z';
 
-let clock: TestClock;
-let server: Server;
-let opened: Awaited<ReturnType<typeof openBrowser>>;
-
-beforeAll(async () => {
-  clock = testClock(AFTERNOON);
-  server = await serve({ clock: clock.file });
-  opened = await openBrowser();
-});
-afterAll(async () => {
-  await opened.close();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-  clock.remove();
-});
+const kitchen = aKitchen({ clockAt: AFTERNOON });
 
 /** What stands in the part of the room that says what to do now. */
 async function nowSays(person: Person): Promise<string> {
@@ -69,12 +54,12 @@ async function minutesOf(person: Person): Promise<{ minutes: number }> {
 
 /** Moves the clock on, and waits until the pages' own clocks have followed: what is pressed bears their time. */
 async function passes(minutes: number, ...people: readonly Person[]): Promise<void> {
-  clock.forward(minutes);
+  kitchen.clock.forward(minutes);
   for (const person of people) {
     for (;;) {
       const shown = /now (\d{2}:\d{2})/.exec(await person.text())?.[1];
       // The refuge is an hour east of Greenwich in winter.
-      if (shown === new Date(clock.now() + 3_600_000).toISOString().slice(11, 16)) break;
+      if (shown === new Date(kitchen.clock.now() + 3_600_000).toISOString().slice(11, 16)) break;
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }
@@ -86,17 +71,17 @@ async function begins(person: Person, plan: string, day: string): Promise<void> 
   await (await person.page.waitForSelector(`a ::-p-text(${plan})`, { visible: true }))?.click();
   await person.reads(/Begin \d{2}:\d{2} to eat/);
   const [, hour, minute] = /Begin (\d{2}):(\d{2}) to eat/.exec(await person.text()) ?? [];
-  clock.set(Date.parse(`${day}T${hour ?? ''}:${minute ?? ''}:00+01:00`));
+  kitchen.clock.set(Date.parse(`${day}T${hour ?? ''}:${minute ?? ''}:00+01:00`));
   await person.presses('button', 'Start cooking');
   await person.finds('region', 'Now');
 }
 
 describe('at the pot', () => {
   test('a whole braise: every step, one delay, one undo, one reload, one killed server, two pages', async () => {
-    const cook = await Person.at(opened.browser, server.address);
+    const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await begins(cook, 'Goat neck with quince', '2027-01-17');
     await cook.reads('on time');
-    const phone = await Person.at(opened.browser, server.address, { width: 390, height: 844 });
+    const phone = await Person.at(kitchen.browser, kitchen.server.address, { width: 390, height: 844 });
     await phone.goes(new URL(cook.page.url()).pathname);
     await phone.finds('region', 'Now');
 
@@ -135,13 +120,12 @@ describe('at the pot', () => {
       }
       if (title.startsWith('Try a piece')) {
         // The server goes down as a power cut would take it, and what is pressed meanwhile is sent when it is back.
-        const port = Number(new URL(server.address).port);
-        await server.kill();
+        await kitchen.powerGoes();
         await hands.presses('button', /^Fork turns easily tender/);
         title = await movesOn(hands, title);
         seen.push(title);
         await hands.reads(/The server is away/);
-        server = await serve({ folder: server.folder, port, clock: clock.file });
+        await kitchen.powerIsBack();
         continue;
       }
       await thumb(hands);
@@ -175,7 +159,7 @@ describe('at the pot', () => {
   });
 
   test('the same from a laptop, by Space alone', async () => {
-    const cook = await Person.at(opened.browser, server.address);
+    const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await begins(cook, 'Beef shin with celeriac and prunes', '2027-01-18');
     // The press that began it has the focus no more: Space is the big button's.
     let title = await nowSays(cook);
@@ -191,7 +175,7 @@ describe('at the pot', () => {
   });
 
   test('what is up rings: title, frame and pill in every room, and the single keys answer it', async () => {
-    const cook = await Person.at(opened.browser, server.address);
+    const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await begins(cook, 'Pork collar with chestnuts', '2027-01-19');
     for (let steps = 0; steps < 4; steps += 1) {
       const title = await nowSays(cook);
@@ -228,7 +212,7 @@ describe('at the pot', () => {
   });
 
   test('a plan over the fill line is not begun before the warning has been read', async () => {
-    const cook = await Person.at(opened.browser, server.address);
+    const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await cook.goes('/');
     await cook.opensPlan('Pork collar with chestnuts');
     await cook.opens('Pot and liquid');
@@ -242,9 +226,12 @@ describe('at the pot', () => {
   });
 
   test('a phone of the house gives the code once, over TLS, and is at the same pot', async () => {
-    const house = await serve({ clock: clock.file, args: ['--lan', '--lan-host', '127.0.0.1', '--lan-port', '0'] });
+    const house = await serve({
+      clock: kitchen.clock.file,
+      args: ['--lan', '--lan-host', '127.0.0.1', '--lan-port', '0'],
+    });
     const lan = (await (await fetch(`${house.address}/api/lan`)).json()) as { addresses: string[]; code: string };
-    const phone = await Person.at(opened.browser, lan.addresses[0] ?? '', { width: 390, height: 844 });
+    const phone = await Person.at(kitchen.browser, lan.addresses[0] ?? '', { width: 390, height: 844 });
     await phone.goes('/');
     await phone.reads('Pair this device');
     expect(await phone.text()).not.toContain('Goat neck');

@@ -1,40 +1,24 @@
-import { rmSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
-import { openBrowser, Person, serve, type Server } from './browser';
-import { testClock, type TestClock } from './test-clock';
+import { aKitchen, Person } from './browser';
 
-let clock: TestClock;
-let server: Server;
-let opened: Awaited<ReturnType<typeof openBrowser>>;
-
-beforeAll(async () => {
-  clock = testClock('2027-01-17T15:00:00Z');
-  server = await serve({ clock: clock.file });
-  opened = await openBrowser();
-});
-afterAll(async () => {
-  await opened.close();
-  await server.kill();
-  rmSync(server.folder, { recursive: true, force: true });
-  clock.remove();
-});
+const kitchen = aKitchen({ clockAt: '2027-01-17T15:00:00Z' });
 
 /** Events of a cook that are on the server's disk, in their order. */
 async function kept(cook: string): Promise<{ kind: string; at: string }[]> {
-  const answer = await fetch(`${server.address}/api/cooks/${cook}`);
+  const answer = await fetch(`${kitchen.server.address}/api/cooks/${cook}`);
   return ((await answer.json()) as { events: { kind: string; at: string }[] }).events;
 }
 
 describe('without the server', () => {
   test('a cook goes on, also on a page that is opened anew; rooms show what was last read; presses arrive after', async () => {
-    const person = await Person.at(opened.browser, server.address, undefined, { keepsApp: true });
+    const person = await Person.at(kitchen.browser, kitchen.server.address, undefined, { keepsApp: true });
     await person.goes('/settings');
     await person.reads('Hervir is kept here');
     await person.goes('/');
     await person.opensPlan('Goat neck with quince');
     const braise = new URL(person.page.url()).pathname.split('/').pop() ?? '';
     const cook = randomUUID();
-    await fetch(`${server.address}/api/cooks`, {
+    await fetch(`${kitchen.server.address}/api/cooks`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braise }),
@@ -45,8 +29,7 @@ describe('without the server', () => {
     const first = await title();
     const before = (await kept(cook)).length;
 
-    const port = Number(new URL(server.address).port);
-    await server.kill();
+    await kitchen.powerGoes();
     // Pressed into the void, and then the page itself is thrown away and opened anew.
     await big?.click();
     await person.page.waitForFunction(
@@ -71,7 +54,7 @@ describe('without the server', () => {
     await person.goes(`/bench/${braise}`);
     await person.reads(/minutes under pressure/);
 
-    server = await serve({ folder: server.folder, port, clock: clock.file });
+    await kitchen.powerIsBack();
     await person.page.waitForFunction(() => !document.body.innerText.includes('The server is away'));
     await person.goes(`/cook/${cook}`);
     await person.page.waitForFunction(
@@ -88,12 +71,17 @@ describe('without the server', () => {
   });
 
   test('an alarm still rings: the title of the window says so when a count is over', async () => {
-    const person = await Person.at(opened.browser, server.address, { width: 390, height: 844 }, { keepsApp: true });
+    const person = await Person.at(
+      kitchen.browser,
+      kitchen.server.address,
+      { width: 390, height: 844 },
+      { keepsApp: true },
+    );
     await person.goes('/settings');
     await person.reads('Hervir is kept here');
-    const braises = (await (await fetch(`${server.address}/api/braises`)).json()) as { id: string }[];
+    const braises = (await (await fetch(`${kitchen.server.address}/api/braises`)).json()) as { id: string }[];
     const cook = randomUUID();
-    await fetch(`${server.address}/api/cooks`, {
+    await fetch(`${kitchen.server.address}/api/cooks`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braises[0]?.id }),
@@ -112,8 +100,7 @@ describe('without the server', () => {
       );
     }
     expect(await person.page.title()).not.toMatch(/^[▲■]/);
-    const port = Number(new URL(server.address).port);
-    await server.kill();
+    await kitchen.powerGoes();
     await person.reads('The server is away');
     // The page's steady count runs on, with nobody to ask.
     await person.page.evaluate(() => {
@@ -122,6 +109,6 @@ describe('without the server', () => {
     });
     await person.page.waitForFunction(() => /^[▲■]/.test(document.title));
     await person.leaves();
-    server = await serve({ folder: server.folder, port, clock: clock.file });
+    await kitchen.powerIsBack();
   });
 });
