@@ -145,9 +145,9 @@ export class CooksService {
       if (!cook) throw notFound('cook', cookId);
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
       const fresh = new Map<string, CookEventEntity>();
-      const newest = await em.find(CookEventEntity, { cookId }, { orderBy: { at: 'desc' }, limit: 1 });
+      const before = await em.find(CookEventEntity, { cookId }, { orderBy: { seq: 'asc' } });
       // A clock set back in mid-cook does not undo what has happened: what follows it may bear a time just after.
-      const latest = Math.max(now, ...newest.map(({ at }) => Date.parse(at)));
+      const latest = Math.max(now, ...before.map(({ at }) => Date.parse(at)));
       for (const event of events) {
         const old = known.find(({ id }) => id === event.id);
         const fault = old && old.cookId !== cookId ? FOREIGN : this.misplaced(event, cook, latest);
@@ -162,7 +162,7 @@ export class CooksService {
         }
       }
       await em.flush();
-      const all = await em.find(CookEventEntity, { cookId }, { orderBy: { seq: 'asc' } });
+      const all = [...before, ...fresh.values()];
       const { status, finishedAt } = cookState(cook.guide, all, now);
       const finished = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
       const turned = finished !== cook.finishedAt;
