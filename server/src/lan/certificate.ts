@@ -85,68 +85,54 @@ export async function ownCertificate(
   return { key, cert: `${cert}\n${authority.cert}`, authority: authority.cert };
 }
 
+const EC = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' };
+const NAMES = { authority: 'CN=Hervir kitchen', server: 'CN=Hervir' };
+
+/** A new server certificate, under the authority there was or under a new one. */
 async function make(hosts: readonly string[], nowMs: number, old: Pair | undefined): Promise<Kept> {
   // A quarter of a second to load, once in two years: not at every start.
   const x509 = await import('@peculiar/x509');
-  const { AsnConvert } = await import('@peculiar/asn1-schema');
-  const { GeneralName, GeneralSubtree, GeneralSubtrees, NameConstraints } = await import('@peculiar/asn1-x509');
+  const { subtle } = webcrypto;
   x509.cryptoProvider.set(webcrypto as unknown as Parameters<typeof x509.cryptoProvider.set>[0]);
-  const EC = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' };
-  const isMine = { key: 'Hervir kitchen', server: 'Hervir' };
-  const from = new Date(nowMs - EARLIER_DAYS * DAY_MS);
+  const newKeys = (): Promise<webcrypto.CryptoKeyPair> => subtle.generateKey(EC, true, ['sign', 'verify']);
   const pem = async (key: webcrypto.CryptoKey): Promise<string> =>
-    x509.PemConverter.encode(await webcrypto.subtle.exportKey('pkcs8', key), 'PRIVATE KEY');
-  const signed = (params: Partial<X509CertificateCreateParams>): Promise<{ toString(format: 'pem'): string }> =>
-    x509.X509CertificateGenerator.create({
+    x509.PemConverter.encode(await subtle.exportKey('pkcs8', key), 'PRIVATE KEY');
+  const signed = async (params: Partial<X509CertificateCreateParams>): Promise<string> => {
+    const certificate = await x509.X509CertificateGenerator.create({
       serialNumber: Buffer.from(webcrypto.getRandomValues(new Uint8Array(8))).toString('hex'),
-      notBefore: from,
+      issuer: NAMES.authority,
+      notBefore: new Date(nowMs - EARLIER_DAYS * DAY_MS),
       signingAlgorithm: EC,
       ...params,
     } as X509CertificateCreateParams);
-
-  const loaded = old && x509.PemConverter.decodeFirst(old.key);
-  const mine = loaded
-    ? await webcrypto.subtle.importKey('pkcs8', loaded, EC, true, ['sign'])
-    : await webcrypto.subtle.generateKey(EC, true, ['sign', 'verify']);
-  const signingKey = 'privateKey' in mine ? mine.privateKey : mine;
-  const authority = old ?? {
-    key: await pem(signingKey),
-    cert: (
-      await signed({
-        subject: `CN=${isMine.key}`,
-        issuer: `CN=${isMine.key}`,
-        notAfter: new Date(nowMs + AUTHORITY_DAYS * DAY_MS),
-        publicKey: (mine as webcrypto.CryptoKeyPair).publicKey,
-        signingKey,
-        extensions: [
-          new x509.BasicConstraintsExtension(true, 0, true),
-          new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
-          // Whoever got hold of its key could still speak for no site of the world: RFC 5280, 4.2.1.10.
-          new x509.Extension(
-            '2.5.29.30',
-            true,
-            AsnConvert.serialize(
-              new NameConstraints({
-                permittedSubtrees: new GeneralSubtrees([
-                  new GeneralSubtree({ base: new GeneralName({ dNSName: 'localhost' }) }),
-                  ...HELD_TO.map((range) => new GeneralSubtree({ base: new GeneralName({ iPAddress: range }) })),
-                ]),
-              }),
-            ),
-          ),
-        ],
-      })
-    ).toString('pem'),
+    return certificate.toString('pem');
   };
 
-  const own = await webcrypto.subtle.generateKey(EC, true, ['sign', 'verify']);
+  const newAuthority = async (): Promise<Pair> => {
+    const { privateKey, publicKey } = await newKeys();
+    const cert = await signed({
+      subject: NAMES.authority,
+      notAfter: new Date(nowMs + AUTHORITY_DAYS * DAY_MS),
+      publicKey,
+      signingKey: privateKey,
+      extensions: [
+        new x509.BasicConstraintsExtension(true, 0, true),
+        new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
+        // Whoever got hold of its key could still speak for no site of the world: RFC 5280, 4.2.1.10.
+        new x509.Extension('2.5.29.30', true, await nameConstraints()),
+      ],
+    });
+    return { key: await pem(privateKey), cert };
+  };
+  const authority = old ?? (await newAuthority());
+  const theirs = x509.PemConverter.decodeFirst(authority.key);
+  const { privateKey, publicKey } = await newKeys();
   const until = nowMs + SERVER_DAYS * DAY_MS;
   const cert = await signed({
-    subject: `CN=${isMine.server}`,
-    issuer: `CN=${isMine.key}`,
+    subject: NAMES.server,
     notAfter: new Date(until),
-    publicKey: own.publicKey,
-    signingKey,
+    publicKey,
+    signingKey: await subtle.importKey('pkcs8', theirs, EC, true, ['sign']),
     extensions: [
       new x509.BasicConstraintsExtension(false, undefined, true),
       new x509.KeyUsagesExtension(x509.KeyUsageFlags.digitalSignature, true),
@@ -157,5 +143,14 @@ async function make(hosts: readonly string[], nowMs: number, old: Pair | undefin
       ]),
     ],
   });
-  return { key: await pem(own.privateKey), cert: cert.toString('pem'), authority, hosts, until };
+  return { key: await pem(privateKey), cert, authority, hosts, until };
+}
+
+/** The ranges an authority is held to, as its certificate says them. */
+async function nameConstraints(): Promise<ArrayBuffer> {
+  const { AsnConvert } = await import('@peculiar/asn1-schema');
+  const { GeneralName, GeneralSubtree, GeneralSubtrees, NameConstraints } = await import('@peculiar/asn1-x509');
+  const names = [{ dNSName: 'localhost' }, ...HELD_TO.map((iPAddress) => ({ iPAddress }))];
+  const permitted = names.map((name) => new GeneralSubtree({ base: new GeneralName(name) }));
+  return AsnConvert.serialize(new NameConstraints({ permittedSubtrees: new GeneralSubtrees(permitted) }));
 }
