@@ -44,9 +44,15 @@ export class LearningService {
     return this.known;
   }
 
+  /** What gives a plan what was learnt of its cooker and its cut. */
+  async taught(): Promise<(plan: Plan) => Plan> {
+    const rows = await this.list();
+    return (plan) => withLearnt(plan, { rows });
+  }
+
   /** A plan with what was learnt of its cooker and its cut. */
   async apply(plan: Plan): Promise<Plan> {
-    return withLearnt(plan, { rows: await this.list() });
+    return (await this.taught())(plan);
   }
 
   /** Something is read anew: after a restore, or a demo put back. */

@@ -1,5 +1,5 @@
 import { readRecipeFile, type RecipeReading } from '@hervir/contract';
-import { DEFAULT_COOKER, withLearnt, type Plan } from '@hervir/core';
+import { DEFAULT_COOKER } from '@hervir/core';
 import { BadRequestException, Body, Controller, HttpCode, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { CookersModule } from '../cookers/cookers.module';
@@ -27,17 +27,17 @@ export class RecipesController {
   })
   async read(@Body() body: unknown): Promise<RecipeReading> {
     const { text, cookerId, corrections } = orBadRequest(readRecipeFile(body));
-    const [settings, cookers, rows] = await Promise.all([
+    const [settings, cookers, taught] = await Promise.all([
       this.settings.read(),
       this.cookers.list(),
-      this.learning.list(),
+      this.learning.taught(),
     ]);
     const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
     const given = {
       cooker: chosen?.cooker ?? DEFAULT_COOKER,
       kitchen: settings.kitchen,
       confidence: settings.confidence,
-      taught: (plan: Plan) => withLearnt(plan, { rows }),
+      taught,
     };
     try {
       return readRecipe(text, given, corrections);

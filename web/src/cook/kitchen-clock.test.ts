@@ -44,10 +44,10 @@ describe('the kitchen’s clock on a device', () => {
     expect(nowMs()).toBe(SERVER + 5000);
   });
 
-  test('is remembered by a page that is opened while the server is away', () => {
-    jest.isolateModules(() => {
-      // eslint-disable-next-line @typescript-eslint/no-require-imports -- the page opened anew
-      const opened = require('./kitchen-clock') as { nowMs: typeof nowMs };
+  test('is remembered by a page that is opened while the server is away', async () => {
+    // The page opened anew.
+    await jest.isolateModulesAsync(async () => {
+      const opened = await import('./kitchen-clock');
       wall += 60_000;
       expect(opened.nowMs()).toBe(SERVER + 60_000);
     });

@@ -3,7 +3,7 @@ import type { CookRecord, StoredCookEvent } from '@hervir/contract';
 import { forecast, guideOf, newPlan, printerFor, type CookEvent } from '@hervir/core';
 import { answer } from '../testing/answer';
 import { keptPresses, keptRunning } from './device-cooks';
-import { eventsOf, press, receiveCooks, receiveEvent, type receiveRunning, sendAll, useCooks } from './cooks-store';
+import { eventsOf, press, receiveCooks, receiveEvent, sendAll, useCooks } from './cooks-store';
 
 const plan = newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 });
 const record: CookRecord = {
@@ -154,14 +154,11 @@ describe('cooks under way', () => {
     expect(keptRunning()).toEqual({});
   });
 
-  test('one that ended while this page was closed is gone when the server has spoken', () => {
+  test('one that ended while this page was closed is gone when the server has spoken', async () => {
     localStorage.setItem('hervir.running', JSON.stringify({ one: record, gone: { ...record, id: 'gone' } }));
-    jest.isolateModules(() => {
-      // eslint-disable-next-line @typescript-eslint/no-require-imports -- the page opened anew: what is kept is read once
-      const opened = require('./cooks-store') as {
-        useCooks: typeof useCooks;
-        receiveRunning: typeof receiveRunning;
-      };
+    // The page opened anew: what is kept is read once.
+    await jest.isolateModulesAsync(async () => {
+      const opened = await import('./cooks-store');
       expect(Object.keys(opened.useCooks.getState().cooks)).toEqual(['one', 'gone']);
       opened.receiveRunning([record]);
       expect(Object.keys(opened.useCooks.getState().cooks)).toEqual(['one']);
