@@ -12,7 +12,7 @@ import {
 } from '@hervir/core';
 import { z } from 'zod';
 import { cookEventSchema } from './cook';
-import { ALLOWED, readBy, type Fault, type Read } from './fault';
+import { ALLOWED, readBy, type Fault } from './fault';
 import { settingsSchema, UNIT_SYSTEMS } from './kitchen';
 import { logEntrySchema, RESULTS } from './log';
 import { cookerSchema, parsePlan, wallClock } from './plan';
@@ -22,7 +22,8 @@ import { rehearsalActSchema } from './rehearsal';
 export const BACKUP_FORMAT = 'hervir/backup';
 export const BACKUP_VERSION = 1;
 
-const minutes = z.number().min(-10_000).max(10_000);
+/** A plan may be for next year: what is waited for until then is as long as that. */
+const minutes = z.number().min(-1e9).max(1e9);
 const sentence = z.string().max(2000);
 const yesNo = z.union([z.literal(0), z.literal(1), z.boolean()]);
 const done = z.enum(COOK_EVENTS);
@@ -201,9 +202,11 @@ const TABLE_ROWS = {
     at_s: runSeconds,
     act: rehearsalActSchema,
   }),
-  device: z.looseObject({ id: z.string().min(1).max(200), name: words, paired_at: wallClock }),
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 export type BackupTable = keyof typeof TABLE_ROWS;
+
+/** In files of older versions only: who may come in is the machine's to say, and no part of a kitchen's backup. */
+export const LEFT_OUT_TABLES: readonly string[] = ['device'];
 
 /** Every table of a backup, in the order they are put back. */
 export const BACKUP_TABLES = Object.keys(TABLE_ROWS) as readonly BackupTable[];
@@ -224,50 +227,65 @@ export const backupSchema = z.strictObject({
     learnt: z.array(TABLE_ROWS.learnt).default([]),
     rehearsal: z.array(TABLE_ROWS.rehearsal).default([]),
     rehearsal_act: z.array(TABLE_ROWS.rehearsal_act).default([]),
-    device: z.array(TABLE_ROWS.device).default([]),
-  } satisfies Record<BackupTable, z.ZodType>),
+    /** Written by older versions, and left alone. */
+    device: z.array(z.unknown()).optional(),
+  } satisfies Record<BackupTable | 'device', z.ZodType>),
   photos: z.record(photoId, z.base64()).default({}),
 });
 
-type Row = Readonly<Record<string, unknown>>;
+/** A row of a table, by the names its columns have in the file. */
+export type BackupRow = Readonly<Record<string, unknown>>;
 
-/** A backup as it is put back: rows exactly as the file has them. */
-export interface Backup {
-  readonly tables: Readonly<Record<BackupTable, readonly Row[]>>;
-  readonly photos: Readonly<Record<string, string>>;
-}
-
-/** Plans are read by the reader that knows all their versions; at most this many faults of one are told. */
+/** A plan is read by the reader that knows all its versions; at most this many faults of one are told. */
 const FAULTS_A_PLAN = 3;
-
-function planFaults(tables: Backup['tables']): Fault[] {
-  return (['braise', 'cook', 'log_entry', 'rehearsal'] as const).flatMap((table) =>
-    tables[table].flatMap((row, i) => {
-      const read = parsePlan(row['plan']);
-      if (read.ok) return [];
-      return read.faults
-        .slice(0, FAULTS_A_PLAN)
-        .map((fault) => ({ ...fault, path: `tables.${table}[${i}].plan.${fault.path}` }));
-    }),
-  );
-}
+const WITH_PLAN: ReadonlySet<BackupTable> = new Set(['braise', 'cook', 'log_entry', 'rehearsal']);
 
 /**
- * Reads a backup: every row of every table is one this program can read again, or it is refused with its place.
+ * What is wrong with a row of a kitchen. The one judge of what is kept: a row is looked at before it is written, when a
+ * backup is made and when one is put back, so that nothing is kept that could not be read again.
  *
- * @param input what the file holds, parsed as JSON
- * @returns the rows as they stand in the file
- * @example readBackup({ format: 'hervir/backup', version: 1, tables: {} }).ok // true
- * @example readBackup({ format: 'something', version: 1, tables: {} }).ok // false
+ * @param table it belongs to
+ * @param row by the names of its columns; JSON columns as what they hold
+ * @returns faults by their column; none where it is fine
+ * @example rowFaults('braise', {}).map(({ path }) => path).includes('revision') // true
  */
-export function readBackup(input: unknown): Read<Backup> {
-  const shape = readBy(backupSchema, input);
-  if (!shape.ok) return shape;
-  // What is put back is what the file says, without the defaults a reader fills in: the same content comes out again.
-  const { tables: given } = input as { tables: Partial<Backup['tables']> };
-  const tables = Object.fromEntries(
-    BACKUP_TABLES.map((table) => [table, given[table] ?? []]),
-  ) as unknown as Backup['tables'];
-  const faults = planFaults(tables);
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: { tables, photos: shape.value.photos } };
+export function rowFaults(table: BackupTable, row: unknown): Fault[] {
+  const shape = readBy<unknown>(TABLE_ROWS[table], row);
+  if (!shape.ok) return [...shape.faults];
+  if (!WITH_PLAN.has(table)) return [];
+  const read = parsePlan((row as BackupRow)['plan']);
+  if (read.ok) return [];
+  return read.faults.slice(0, FAULTS_A_PLAN).map((fault) => ({ ...fault, path: pathUnder('plan', fault.path) }));
 }
+
+const pathUnder = (head: string, path: string): string =>
+  path === '' ? head : path.startsWith('[') ? `${head}${path}` : `${head}.${path}`;
+
+/** The head of a backup: what it is, before its rows. */
+const headSchema = z.looseObject({
+  format: z.literal(BACKUP_FORMAT),
+  version: z.number().int().min(1).max(BACKUP_VERSION),
+  made: wallClock.optional(),
+});
+
+/**
+ * What is wrong with the head of a backup.
+ *
+ * @example backupHeadFaults({ format: 'hervir/backup', version: 99 })[0].path // 'version'
+ */
+export function backupHeadFaults(head: unknown): readonly Fault[] {
+  const read = readBy(headSchema, head);
+  return read.ok ? [] : read.faults;
+}
+
+/** What is wrong with the name of a photo: it is that of its cook. */
+export function photoFaults(id: string): readonly Fault[] {
+  const read = readBy(photoId, id);
+  return read.ok ? [] : read.faults.map((fault) => ({ ...fault, path: `photos.${id.slice(0, 40)}` }));
+}
+
+/** Where a fault of a row is, in the file. */
+export const faultAt = (table: BackupTable, row: number, fault: Fault): Fault => ({
+  ...fault,
+  path: pathUnder(`tables.${table}[${row}]`, fault.path),
+});

@@ -56,6 +56,8 @@ export interface CookMessages {
   readonly hello: ClockNow & { readonly seq: number };
   readonly clock: ClockNow;
   readonly event: { readonly cook: string; readonly event: StoredCookEvent };
+  /** What the server cannot do in the background at the moment; null once it can again. */
+  readonly trouble: { readonly loop: string; readonly problem: string | null };
   /** A cook was begun, or finished: the list has changed. */
   readonly cooks: { readonly cook: string };
 }

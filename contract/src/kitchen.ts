@@ -1,5 +1,6 @@
 import { LIMITS, type Cooker } from '@hervir/core';
 import { z } from 'zod';
+import type { KeptBackup } from './log';
 import { faultsOf, readBy, type Read } from './fault';
 import { completeCooker, cookerSchema, kitchenSchema, quantity } from './plan';
 
@@ -50,4 +51,20 @@ export interface Lan {
   /** An SVG. */
   readonly qr: string | null;
   readonly devices: readonly { readonly id: string; readonly name: string; readonly pairedAt: string }[];
+}
+
+/** Whether the server and its database are there, and how they are. */
+export interface Health {
+  readonly status: 'ok' | 'folder-gone';
+  readonly demo: boolean;
+  readonly version: string;
+  readonly database: {
+    /** The last migration it has had. */
+    readonly migration: string;
+    readonly bytes: number | null;
+  };
+  /** The last backup that was made by itself. */
+  readonly lastBackup: KeptBackup | null;
+  /** What cannot be done in the background at the moment. */
+  readonly trouble: readonly { readonly loop: string; readonly problem: string }[];
 }

@@ -28,11 +28,16 @@ export const SOURCES = ['cooked', 'by-hand', 'imported'] as const;
 export const RESULTS = ['short', 'as-wanted', 'past', 'unknown'] as const;
 export type Result = (typeof RESULTS)[number];
 
+/** A part of a cook that was closed long after is as long as that. */
+const TOOK = { min: 0, max: 10_000_000, unit: 'min' } as const;
+
 /** Planned against actual, minutes; null where it was not told. */
 const pair = z.strictObject({
-  planned: quantity(LIMITS.taskMinutes).nullable(),
-  actual: quantity(LIMITS.taskMinutes).nullable(),
+  planned: quantity(TOOK).nullable(),
+  actual: quantity(TOOK).nullable(),
 });
+/** The longest notes of a cook, characters. */
+export const NOTES = 40_000;
 const grams = quantity({ min: 0, max: LIMITS.meatGrams.max, unit: 'g' });
 
 /** What a cook says of how it came out. */
@@ -62,10 +67,12 @@ export const logEntrySchema = z.strictObject({
   pressure: pair,
   toPin: pair,
   release: pair,
-  lateMinutes: z.number().min(-1440).max(2880).nullable(),
-  burns: z.number().int().min(0).max(20),
+  /** Any number: what was promised may have been for another day. */
+  lateMinutes: z.number().nullable(),
+  burns: z.number().int().min(0).max(100_000),
   outcome: outcomeSchema.prefault({}),
-  notes: text(4000).default(''),
+  /** All that was said of it, at the pot and after. */
+  notes: text(NOTES).default(''),
 });
 export type LogEntry = z.output<typeof logEntrySchema>;
 
@@ -122,7 +129,7 @@ export type PastCook = z.output<typeof pastCookSchema>;
 export const logChangeSchema = z.strictObject({
   grade: z.enum(GRADES).nullable().optional(),
   outcome: outcomeSchema.optional(),
-  notes: text(4000).optional(),
+  notes: text(NOTES).optional(),
   trimmedG: grams.nullable().optional(),
   cookedG: grams.nullable().optional(),
 });
@@ -155,12 +162,34 @@ export interface BackupPreview {
   readonly holds: Readonly<Record<string, number>>;
   readonly here: Readonly<Record<string, number>>;
   readonly photos: number;
+  /** Rows that an older Hervir kept and this one cannot read: in the file, and not put back. */
+  readonly unreadable: number;
+}
+
+/** A backup that was made by itself. */
+export interface KeptBackup {
+  readonly name: string;
+  readonly made: string;
+  readonly bytes: number;
 }
 
 /** What came of a file that was read in. */
 export interface ImportReport {
   readonly added: number;
   readonly known: number;
+  readonly faults: readonly Fault[];
+}
+
+/** A file on its way into the log. */
+export interface LogImport {
+  readonly id: string;
+  readonly phase: 'reading' | 'ready' | 'refused' | 'writing' | 'cancelled';
+  /** Lines with a cook, and of those: reckoned so far, in the log already. */
+  readonly rows: number;
+  readonly reckoned: number;
+  readonly known: number;
+  /** The first few that are new. */
+  readonly first: readonly LogEntry[];
   readonly faults: readonly Fault[];
 }
 

@@ -64,10 +64,13 @@ export function text(most: number, least = 0): z.ZodString {
     .regex(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, { error: `${ALLOWED}text without control characters` });
 }
 
-/** A wall-clock time with its offset. */
+const WALL_CLOCK = `${ALLOWED}ISO 8601 with an offset, years 1900 to 2999, for instance 2027-01-17T19:00:00+01:00`;
+
+/** A wall-clock time with its offset, of a year whose neighbours can be written in the same way. */
 export const wallClock = z.iso
-  .datetime({ offset: true, error: `${ALLOWED}ISO 8601 with an offset, for instance 2027-01-17T19:00:00+01:00` })
-  .max(35);
+  .datetime({ offset: true, error: WALL_CLOCK })
+  .max(35)
+  .regex(/^(19|2\d)\d\d-/, { error: WALL_CLOCK });
 
 /** A cooker, every key optional; what is left out is that of a middling electric one. */
 export const cookerSchema = z.strictObject({

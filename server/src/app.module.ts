@@ -3,11 +3,16 @@ import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
 import { BackupModule } from './backup/backup.module';
 import { BraisesModule } from './braises/braises.module';
+import { Loops } from './background/loops';
+import { PassingFiles } from './backup/passing-files';
 import { Clock } from './clock';
 import type { Config } from './config';
 import { ClockController } from './cooks/clock.controller';
 import { CooksModule } from './cooks/cooks.module';
 import { CookersModule } from './cookers/cookers.module';
+import { DataFolder } from './database/data-folder';
+import type { OpenDatabase } from './database/database';
+import { Writes } from './database/writes';
 import { DemoModule } from './demo/demo.module';
 import { FormatsController } from './formats/formats.controller';
 import { HealthController } from './health/health.controller';
@@ -17,23 +22,29 @@ import { SimulatedCookerModule } from './simulated-cooker/simulated-cooker.modul
 import { RecipesModule } from './recipes/recipes.module';
 import { SettingsModule } from './settings/settings.module';
 import { CONFIG } from './tokens';
+import { Workers } from './workers/workers';
 
 /** What the application is given rather than reads: its configuration and its open database. */
 export interface Given {
   readonly config: Config;
-  readonly orm: MikroORM;
+  readonly database: OpenDatabase;
   readonly logLevel: string;
 }
 
 @Global()
 @Module({})
 class GivenModule {
-  static of({ config, orm }: Given): DynamicModule {
+  static of({ config, database: { orm, folder } }: Given): DynamicModule {
     const providers = [
       { provide: CONFIG, useValue: config },
       { provide: MikroORM, useValue: orm },
       { provide: EntityManager, useValue: orm.em },
       { provide: Clock, useValue: new Clock() },
+      { provide: DataFolder, useValue: folder },
+      Writes,
+      Workers,
+      Loops,
+      PassingFiles,
     ];
     return { module: GivenModule, providers, exports: providers };
   }

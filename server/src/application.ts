@@ -4,14 +4,13 @@ import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import type { MikroORM } from '@mikro-orm/core';
 import compression from 'compression';
 import squeezed from 'express-static-gzip';
 import { json, type NextFunction, type Request, type Response } from 'express';
 import { Logger, PinoLogger } from 'nestjs-pino';
 import { AppModule } from './app.module';
 import { StartError, type Config } from './config';
-import { openDatabase, prepareFolder } from './database/database';
+import { closeDatabase, openDatabase, prepareFolder, type OpenDatabase } from './database/database';
 import { takeFolder } from './database/folder-lock';
 import { authorityOf, ownCertificate } from './lan/certificate';
 import { door } from './lan/door';
@@ -24,11 +23,11 @@ import { headers, ownHostOnly } from './security/guard';
 const LARGEST_REQUEST = 256_000;
 /** Whole files may be larger, bytes. */
 const LARGEST_FILES: readonly (readonly [RegExp, number])[] = [
-  [/^\/api\/backup/, 400_000_000],
-  [/^\/api\/log\/file[.]csv$/, 32_000_000],
   [/^\/api\/log\/[^/]+\/photo$/, 9_000_000],
   [/^\/api\/recipes/, 4_000_000],
 ];
+/** Files of any size: whoever takes them in reads them as they come. */
+const STREAMED = /^\/api\/(backup\/(preview|restore)|log\/(file[.]csv|imports))\/?$/;
 
 /** A server that listens, and how to stop it. */
 export interface Running {
@@ -76,11 +75,14 @@ function notStreamed(request: Request, response: Response): boolean {
     : compression.filter(request, response);
 }
 
-async function create(config: Config, orm: MikroORM): Promise<NestExpressApplication> {
+async function create(config: Config, database: OpenDatabase): Promise<NestExpressApplication> {
+  const parsers = [...LARGEST_FILES, [/^/, LARGEST_REQUEST] as const].map(
+    ([path, limit]) => [path, json({ limit })] as const,
+  );
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.with({
       config,
-      orm,
+      database,
       logLevel: process.env['HERVIR_LOG'] ?? 'warn',
     }),
     // Streams stay open as long as a page does: a server that stops does not wait for them.
@@ -92,8 +94,10 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
   app.use(...door(app.get(Pairing), () => authorityOf(config.dataFolder)));
   // Files were squeezed when they were built; answers are squeezed quickly.
   app.use(compression({ level: 1, filter: notStreamed }));
-  for (const [path, limit] of LARGEST_FILES) app.use(path, json({ limit }));
-  app.useBodyParser('json', { limit: LARGEST_REQUEST });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (STREAMED.test(request.path)) next();
+    else parsers.find(([path]) => path.test(request.path))?.[1](request, response, next);
+  });
   app.useGlobalFilters(new FaultFilter(await app.resolve(PinoLogger)));
   const document = openApi(app);
   serveWeb(app, process.env['HERVIR_WEB'] ?? join(__dirname, '../../web/dist'));
@@ -104,7 +108,9 @@ async function create(config: Config, orm: MikroORM): Promise<NestExpressApplica
 /** Listens to the house's network, over TLS with this kitchen's own certificate: one listener an address. */
 async function openDoor(app: NestExpressApplication, { lan, dataFolder }: Config): Promise<Server[]> {
   if (lan === null) return [];
-  const { key, cert } = await ownCertificate(dataFolder, lan.hosts);
+  const { key, cert } = await ownCertificate(dataFolder, lan.hosts, Date.now(), (words) =>
+    process.stderr.write(`${words}\n`),
+  );
   const handler = app.getHttpAdapter().getInstance() as RequestListener;
   const addresses = app.get<string[]>(LAN_ADDRESSES);
   return Promise.all(
@@ -128,10 +134,12 @@ async function openDoor(app: NestExpressApplication, { lan, dataFolder }: Config
  * @throws StartError with one clear line when the port is taken or the data folder cannot be used
  */
 export async function start(config: Config): Promise<Running> {
+  // Files of a kitchen are its owner's alone.
+  process.umask(0o077);
   const freeFolder = takeFolder(prepareFolder(config.dataFolder));
-  let orm: MikroORM;
+  let database: OpenDatabase;
   try {
-    orm = await openDatabase(config.dataFolder);
+    database = await openDatabase(config.dataFolder);
   } catch (error) {
     freeFolder();
     throw error;
@@ -139,12 +147,12 @@ export async function start(config: Config): Promise<Running> {
   let app: NestExpressApplication | undefined;
   let doors: Server[] = [];
   try {
-    app = await create(config, orm);
+    app = await create(config, database);
     await app.listen(config.port, config.host);
     doors = await openDoor(app, config);
   } catch (error) {
     await app?.close();
-    await orm.close(true);
+    await closeDatabase(database);
     freeFolder();
     const { code } = error as NodeJS.ErrnoException;
     if (code === 'EADDRINUSE') throw new StartError(`Port ${config.port} is taken: choose another with --port.`);
@@ -167,7 +175,7 @@ export async function start(config: Config): Promise<Running> {
         one.close();
       }
       await listening.close();
-      await orm.close(true);
+      await closeDatabase(database);
       freeFolder();
     },
   };

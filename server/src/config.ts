@@ -25,6 +25,9 @@ function portOf(flag: string, text: string): number {
   return port;
 }
 
+/** An address that stands for all of a machine's. */
+const isEverywhere = (host: string): boolean => /^(0+(\.0+)*|\[?(::|0+(:0+)+)\]?|::ffff:0+(\.0+)*|\*?)$/i.test(host);
+
 function lanOf(host: string | undefined, port: string | undefined, beside: number): NonNullable<Config['lan']> {
   const hosts = host === undefined ? houseAddresses() : [host];
   if (hosts.length === 0) {
@@ -64,9 +67,15 @@ export function readConfig(argv: readonly string[], env: NodeJS.ProcessEnv): Con
       `${(error as Error).message} Allowed: --port, --data, --host, --allow-host, --demo, --lan, --lan-port, --lan-host.`,
     );
   }
+  const host = values.host ?? env['HERVIR_HOST'] ?? '127.0.0.1';
+  if (values.lan !== true && isEverywhere(host)) {
+    throw new StartError(
+      `--host ${host} would let everybody in the network in, without a code and unencrypted; allowed: an address of this machine, or --lan, which lets paired phones in.`,
+    );
+  }
   const port = portOf('port', values.port ?? env['HERVIR_PORT'] ?? String(DEFAULT_PORT));
   return {
-    host: values.host ?? env['HERVIR_HOST'] ?? '127.0.0.1',
+    host,
     port,
     dataFolder: values.data ?? env['HERVIR_DATA'] ?? 'data',
     demo: values.demo ?? false,

@@ -7,7 +7,7 @@ import { MikroORM } from '@mikro-orm/core';
 import * as fc from 'fast-check';
 import { start } from './application';
 import { readConfig, StartError } from './config';
-import { ormOptions, openDatabase } from './database/database';
+import { closeDatabase, ormOptions, openDatabase } from './database/database';
 import { openKitchen, OXTAIL as PLAN, type TestKitchen } from './testing/kitchen';
 
 describe('plans', () => {
@@ -275,10 +275,11 @@ describe('starting', () => {
 describe('the database', () => {
   test('after its migrations is what the entities say', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'hervir-'));
-    const orm = await openDatabase(folder);
+    const database = await openDatabase(folder);
+    const { orm } = database;
     expect((await orm.schema.getUpdateSchemaSQL({ wrap: false })).trim()).toBe('');
     expect(await orm.em.getConnection().execute('pragma journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-    await orm.close(true);
+    await closeDatabase(database);
     rmSync(folder, { recursive: true });
   });
 
@@ -295,7 +296,7 @@ describe('the database', () => {
 
   test('whose plans lack a key that has come since are read with its default', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'hervir-'));
-    await (await openDatabase(folder)).close(true);
+    await closeDatabase(await openDatabase(folder));
     const orm = await MikroORM.init(ormOptions(join(folder, 'hervir.sqlite')));
     await orm.em
       .getConnection()

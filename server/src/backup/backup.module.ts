@@ -8,5 +8,6 @@ import { BackupService } from './backup.service';
   imports: [CooksStreamModule, LogModule],
   controllers: [BackupController],
   providers: [BackupService],
+  exports: [BackupService],
 })
 export class BackupModule {}

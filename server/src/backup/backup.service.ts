@@ -1,26 +1,35 @@
-import {
-  BACKUP_FORMAT,
-  BACKUP_TABLES,
-  BACKUP_VERSION,
-  readBackup,
-  type Backup,
-  type BackupPreview,
-  type BackupTable,
-} from '@hervir/contract';
-import { EntityManager, JsonType } from '@mikro-orm/core';
+import { existsSync, mkdirSync, renameSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { BACKUP_TABLES, type BackupPreview, type KeptBackup } from '@hervir/contract';
+import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable, type OnModuleInit } from '@nestjs/common';
+import { Loops } from '../background/loops';
 import { Clock } from '../clock';
 import { CooksStream } from '../cooks/cooks.stream';
+import { DataFolder } from '../database/data-folder';
+import { Writes } from '../database/writes';
 import { LogService } from '../log/log.service';
-import { diskFault } from '../security/faults';
 import { PhotosService } from '../log/photos.service';
+import { notFound } from '../security/faults';
+import { Workers } from '../workers/workers';
+import type { MadeBackup } from './make-backup';
+import { PassingFiles } from './passing-files';
+import type { CheckedBackup } from './put-backup';
 
-/** More say no more. */
-const MOST_FAULTS = 50;
+/** The largest backup that is taken in, bytes. */
+const MOST_BYTES = 8_000_000_000;
+const DAY_MS = 86_400_000;
+/** Whether a daily backup is due is looked at so often, ms. */
+const LOOK_EVERY = 10 * 60_000;
+/** The first look, ms: not while everything starts. */
+const FIRST_LOOK = 20_000;
+/** A daily backup is kept for a fortnight. */
+const KEEP_DAYS = 14;
+/** Names of daily backups. */
+const DAILY = /^hervir-(\d{4}-\d\d-\d\d)\.json$/;
 
-type Row = Record<string, unknown>;
-
-/** Everything of a kitchen in one file, and back: previewed, all or nothing. */
+/** Everything of a kitchen in one file, and back: previewed, all or nothing; and one a day by itself. */
 @Injectable()
 export class BackupService implements OnModuleInit {
   constructor(
@@ -29,115 +38,129 @@ export class BackupService implements OnModuleInit {
     private readonly stream: CooksStream,
     private readonly log: LogService,
     private readonly photos: PhotosService,
+    private readonly workers: Workers,
+    private readonly writes: Writes,
+    private readonly folder: DataFolder,
+    private readonly passing: PassingFiles,
+    private readonly loops: Loops,
   ) {}
 
   /** A power cut may have come between a restore and its photos. */
   async onModuleInit(): Promise<void> {
     await this.photos.settle(await this.restores());
+    this.loops.start('daily backup', LOOK_EVERY, () => this.makeDaily(), FIRST_LOOK);
   }
 
   /** How many restores this database has seen: written with each, in its own transaction. */
   private async restores(): Promise<number> {
-    const [row] = await this.rows('pragma user_version');
-    return Number(row?.['user_version'] ?? 0);
+    const rows = await this.rows('pragma user_version');
+    return Number(rows[0]?.['user_version'] ?? 0);
   }
 
-  /** Columns that hold JSON: they are written as JSON, so that a file can be read. */
-  private json(table: BackupTable): readonly string[] {
-    const { props = [] } =
-      Object.values(this.em.getMetadata().getAll()).find(({ tableName }) => tableName === table) ?? {};
-    return props.filter(({ customType }) => customType instanceof JsonType).flatMap(({ fieldNames }) => fieldNames);
+  private async rows(sql: string): Promise<Record<string, unknown>[]> {
+    return await this.em.fork().getConnection('read').execute(sql, [], 'all');
   }
 
-  private async rows(sql: string): Promise<Row[]> {
-    const found: unknown = await this.em.fork().getConnection().execute(sql, [], 'all');
-    return found as Row[];
-  }
-
-  /** The whole kitchen. */
-  async make(): Promise<object> {
+  /**
+   * Makes a backup of everything, and reads it back.
+   *
+   * @returns its file, to be dropped by who has it
+   */
+  async make(): Promise<MadeBackup & { readonly path: string }> {
     await this.log.settled();
-    const tables: Record<string, Row[]> = {};
-    for (const table of BACKUP_TABLES) {
-      const json = this.json(table);
-      const rows = await this.rows(`select * from \`${table}\` order by 1`);
-      tables[table] = rows.map((row) => ({
-        ...row,
-        ...Object.fromEntries(
-          json.map((key) => [key, row[key] === null ? null : (JSON.parse(row[key] as string) as unknown)]),
-        ),
-      }));
+    const to = this.passing.name('.json');
+    const { database, photos } = this.folder;
+    const made = await this.workers.runLong('makeBackup', { database, photos, to, made: this.clock.now() });
+    return { ...made, path: to };
+  }
+
+  /** One a day, where none was made today; those of more than a fortnight go. */
+  async makeDaily(): Promise<void> {
+    const today = this.clock.now().slice(0, 10);
+    const name = `hervir-${today}.json`;
+    mkdirSync(this.folder.backups, { recursive: true, mode: 0o700 });
+    if (existsSync(join(this.folder.backups, name))) return;
+    const { path } = await this.make();
+    // Whole or not at all: it has its name when it has been read back.
+    renameSync(path, join(this.folder.backups, name));
+    const oldest = new Date(this.clock.nowMs() - KEEP_DAYS * DAY_MS).toISOString().slice(0, 10);
+    for (const kept of PassingFiles.names(this.folder.backups)) {
+      const day = DAILY.exec(kept)?.[1];
+      if (day !== undefined && day < oldest) this.passing.drop(join(this.folder.backups, kept));
     }
-    return {
-      format: BACKUP_FORMAT,
-      version: BACKUP_VERSION,
-      made: this.clock.now(),
-      tables,
-      photos: await this.photos.all(),
-    };
+  }
+
+  /** Daily backups that are kept, the newest first. */
+  kept(): KeptBackup[] {
+    return PassingFiles.names(this.folder.backups)
+      .filter((name) => DAILY.test(name))
+      .reverse()
+      .map((name) => {
+        const { size, mtime } = statSync(join(this.folder.backups, name));
+        return { name, bytes: size, made: mtime.toISOString() };
+      });
+  }
+
+  /** The file of a daily backup. */
+  keptFile(name: string): string {
+    const path = join(this.folder.backups, name);
+    if (!DAILY.test(name) || !existsSync(path)) throw notFound('kept backup', name);
+    return path;
+  }
+
+  /** Takes a backup in and does something with its file. */
+  async taken<T>(source: Readable, work: (file: string) => Promise<T>): Promise<T> {
+    const file = await this.passing.takeIn(source, MOST_BYTES, '.json');
+    try {
+      return await work(file);
+    } finally {
+      this.passing.drop(file);
+    }
   }
 
   /** What a backup holds, and what is here now. Nothing is changed. */
-  async preview(input: unknown): Promise<BackupPreview> {
-    return this.compare(this.read(input));
+  async preview(file: string): Promise<BackupPreview> {
+    return this.compare(await this.checked(file, null));
   }
 
-  private async compare(backup: Backup): Promise<BackupPreview> {
+  private async checked(
+    file: string,
+    photos: string | null,
+    staging = this.passing.name('.sqlite'),
+  ): Promise<CheckedBackup> {
+    const { database } = this.folder;
+    const found = await this.workers.runLong('checkBackup', { file, database, staging, photos });
+    if (found.faults.length > 0) throw new BadRequestException({ faults: found.faults });
+    return found;
+  }
+
+  private async compare({ holds, photos, unreadable }: CheckedBackup): Promise<BackupPreview> {
     const here: Record<string, number> = {};
     for (const table of BACKUP_TABLES) {
       const [row] = await this.rows(`select count(*) as n from \`${table}\``);
       here[table] = Number(row?.['n'] ?? 0);
     }
-    const holds = Object.fromEntries(BACKUP_TABLES.map((table) => [table, backup.tables[table].length]));
-    return { holds, here, photos: Object.keys(backup.photos).length };
+    return { holds, here, photos, unreadable };
   }
 
   /** Puts a backup back in place of everything that is here: in one transaction, all or nothing. */
-  async restore(input: unknown): Promise<BackupPreview> {
-    const backup = this.read(input);
-    const before = await this.compare(backup);
-    const known = new Map<string, Set<unknown>>();
-    for (const table of BACKUP_TABLES) {
-      known.set(table, new Set((await this.rows(`pragma table_info(\`${table}\`)`)).map(({ name }) => name)));
-    }
+  async restore(file: string): Promise<BackupPreview> {
     const restore = (await this.restores()) + 1;
-    await this.photos.layOut(backup.photos, restore);
-    try {
-      await this.em.fork().transactional(async (em) => {
-        const run = (sql: string, values: unknown[] = []): Promise<unknown> =>
-          em.getConnection().execute(sql, values, 'run', em.getTransactionContext());
-        for (const table of [...BACKUP_TABLES].reverse()) await run(`delete from \`${table}\``);
-        for (const table of BACKUP_TABLES) {
-          const json = this.json(table);
-          for (const row of backup.tables[table]) {
-            const kept = Object.entries(row).filter(([key]) => known.get(table)?.has(key) === true);
-            const names = kept.map(([key]) => `\`${key}\``).join(', ');
-            const values = kept.map(([key, value]) =>
-              json.includes(key) && value !== null ? JSON.stringify(value) : value,
-            );
-            await run(`insert into \`${table}\` (${names}) values (${kept.map(() => '?').join(', ')})`, values);
-          }
-        }
-        await run(`pragma user_version = ${restore}`);
-      });
-    } catch (error) {
-      await this.photos.settle(restore - 1);
-      if (diskFault(error)) throw error;
-      const problem = error instanceof Error ? error.message.slice(0, 200) : 'cannot be put back';
-      throw new BadRequestException({
-        faults: [{ path: 'tables', problem, allowed: 'a backup of Hervir; nothing was changed' }],
-      });
-    }
-    await this.photos.settle(restore);
+    const staging = this.passing.name('.sqlite');
+    const checked = await this.checked(file, this.passing.photosOf(restore), staging);
+    const before = await this.compare(checked);
+    const { database } = this.folder;
+    await this.writes.alone(async () => {
+      try {
+        await this.workers.runLong('putBackup', { staging, database, restore });
+      } finally {
+        // Where it was kept, its photos take their place; where it was not, they go.
+        await this.photos.settle(await this.restores());
+      }
+    });
     this.log.forgetCache();
+    this.stream.replaced.next();
     this.stream.changed('');
     return before;
-  }
-
-  /** @throws BadRequestException with the first faults, by table and row */
-  private read(input: unknown): Backup {
-    const read = readBackup(input);
-    if (read.ok) return read.value;
-    throw new BadRequestException({ faults: read.faults.slice(0, MOST_FAULTS) });
   }
 }

@@ -1,16 +1,28 @@
 import {
   createSchema,
   faultsOf,
-  readPlan,
   requestSchemas,
   saveSchema,
   type BraiseRecord,
   type BraiseSummary,
   type Read,
 } from '@hervir/contract';
-import { forecast, type Forecast, type Plan, type UnitSystem } from '@hervir/core';
-import { BadRequestException, Body, Controller, Delete, Get, Header, HttpCode, Param, Post, Put } from '@nestjs/common';
+import type { Forecast, Plan, UnitSystem } from '@hervir/core';
+import {
+  BadRequestException,
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Post,
+  Put,
+  Res,
+} from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import type { z } from 'zod';
 import { Clock } from '../clock';
 import { calendarOf } from '../formats/calendar';
@@ -18,7 +30,8 @@ import { recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
 import { LearningService } from '../log/learning.service';
 import { orBadRequest } from '../security/faults';
 import { SettingsService } from '../settings/settings.service';
-import { BraisesService } from './braises.service';
+import { Workers } from '../workers/workers';
+import { BraisesService, nameOf } from './braises.service';
 
 const { plan: planJsonSchema } = requestSchemas();
 
@@ -29,9 +42,17 @@ function head<T extends z.ZodType>(schema: T, body: unknown): z.output<T> {
   );
 }
 
+/** A dish as a file is called: letters, digits and lines of any script, so that every system takes it. */
+const fileName = (dish: string): string =>
+  dish
+    .normalize('NFC')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 80)
+    .toLowerCase() || 'dinner';
+
 /** The plan of a request body, its faults under `plan.`. */
-function planOf(input: unknown): Plan {
-  const read = readPlan(input);
+function planOf(read: Read<Plan>): Plan {
   const under: Read<Plan> = read.ok
     ? read
     : {
@@ -49,6 +70,7 @@ export class BraisesController {
     private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly learning: LearningService,
+    private readonly workers: Workers,
   ) {}
 
   @Get()
@@ -66,26 +88,26 @@ export class BraisesController {
       properties: { id: { type: 'string', format: 'uuid' }, plan: planJsonSchema },
     },
   })
-  create(@Body() body: unknown): Promise<BraiseRecord> {
+  async create(@Body() body: unknown): Promise<BraiseRecord> {
     const { id, plan } = head(createSchema, body);
-    return this.braises.create(id, planOf(plan));
+    return this.braises.create(id, planOf(await this.workers.readPlan(plan)));
   }
 
   @Get(':id/recipe.jsonld')
   @Header('content-type', 'application/ld+json; charset=utf-8')
-  @Header('content-disposition', 'attachment; filename="recipe.jsonld"')
   @ApiOperation({ summary: 'The plan as a schema.org recipe' })
-  async recipe(@Param('id') id: string): Promise<string> {
+  async recipe(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
     const { f, units } = await this.reckoned(id);
+    response.attachment(`${fileName(nameOf(f.plan))}.jsonld`);
     return JSON.stringify(recipeJsonLd(f, units), null, 2);
   }
 
   @Get(':id/card.md')
   @Header('content-type', 'text/markdown; charset=utf-8')
-  @Header('content-disposition', 'attachment; filename="card.md"')
   @ApiOperation({ summary: 'The plan as a card in Markdown' })
-  async markdown(@Param('id') id: string): Promise<string> {
+  async markdown(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
     const { f, units } = await this.reckoned(id);
+    response.attachment(`${fileName(nameOf(f.plan))}.md`);
     return recipeMarkdown(f, units);
   }
 
@@ -104,22 +126,23 @@ export class BraisesController {
   @Get(':id/calendar.ics')
   @Header('content-type', 'text/calendar; charset=utf-8')
   @ApiOperation({ summary: 'The evening of the plan as a calendar with alarms' })
-  async calendar(@Param('id') id: string): Promise<string> {
-    const { plan } = await this.braises.open(id);
+  async calendar(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
+    const { plan, revision } = await this.braises.open(id);
     if (plan.serveAt === null) {
       throw new BadRequestException({
         faults: [{ path: 'plan.serveAt', problem: 'no time to eat', allowed: 'a plan that says when we eat' }],
       });
     }
-    const { units } = await this.settings.read();
-    return calendarOf(id, await this.learning.apply(plan), units, this.clock.now());
+    const { f } = await this.reckoned(id);
+    response.attachment(`${fileName(nameOf(plan))}.ics`);
+    return calendarOf({ id, revision }, f, this.clock.now());
   }
 
   /** As it would be cooked now, with what was learnt. */
   private async reckoned(id: string): Promise<{ f: Forecast; units: UnitSystem }> {
     const { plan } = await this.braises.open(id);
     const { units } = await this.settings.read();
-    return { f: forecast(await this.learning.apply(plan), units), units };
+    return { f: await this.workers.forecast(await this.learning.apply(plan), units), units };
   }
 
   @Put(':id')
@@ -131,9 +154,9 @@ export class BraisesController {
       properties: { revision: { type: 'integer' }, plan: planJsonSchema },
     },
   })
-  save(@Param('id') id: string, @Body() body: unknown): Promise<BraiseRecord> {
+  async save(@Param('id') id: string, @Body() body: unknown): Promise<BraiseRecord> {
     const { revision, plan } = head(saveSchema, body);
-    return this.braises.save(id, revision, planOf(plan));
+    return this.braises.save(id, revision, planOf(await this.workers.readPlan(plan)));
   }
 
   @Delete(':id')

@@ -4,6 +4,7 @@ import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../clock';
 import { BraiseEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
 
 /** What a plan is called, in lists and in its cook; without a name, by its meat. */
@@ -46,6 +47,7 @@ export class BraisesService {
   constructor(
     private readonly em: EntityManager,
     private readonly clock: Clock,
+    private readonly writes: Writes,
   ) {}
 
   async list(): Promise<BraiseSummary[]> {
@@ -61,17 +63,18 @@ export class BraisesService {
 
   /** A repeated send with the same id changes nothing and answers with what is there. */
   async create(id: string, plan: Plan): Promise<BraiseRecord> {
-    const em = this.em.fork();
-    const there = await em.findOne(BraiseEntity, { id });
-    if (there) return record(there);
-    const now = this.clock.now();
-    const entity = em.create(BraiseEntity, { id, plan, revision: 1, createdAt: now, updatedAt: now, deletedAt: null });
-    await em.persistAndFlush(entity);
-    return record(entity);
+    return this.writes.run(async (em) => {
+      const there = await em.findOne(BraiseEntity, { id });
+      if (there) return record(there);
+      const now = this.clock.now();
+      return record(
+        em.create(BraiseEntity, { id, plan, revision: 1, createdAt: now, updatedAt: now, deletedAt: null }),
+      );
+    });
   }
 
   async save(id: string, revision: number, plan: Plan): Promise<BraiseRecord> {
-    return this.em.fork().transactional(async (em) => {
+    return this.writes.run(async (em) => {
       const entity = await this.find(em, id);
       if (entity.revision !== revision) throw conflict(entity.revision, record(entity));
       entity.plan = plan;
@@ -82,7 +85,7 @@ export class BraisesService {
   }
 
   async setDeleted(id: string, deleted: boolean): Promise<BraiseRecord> {
-    return this.em.fork().transactional(async (em) => {
+    return this.writes.run(async (em) => {
       const entity = await this.find(em, id);
       entity.deletedAt = deleted ? this.clock.now() : null;
       return record(entity);

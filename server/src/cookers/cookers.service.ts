@@ -5,6 +5,7 @@ import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../clock';
 import { CookerEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 
 function stored({ id, cooker, createdAt }: CookerEntity): StoredCooker {
@@ -17,6 +18,7 @@ export class CookersService {
   constructor(
     private readonly em: EntityManager,
     private readonly clock: Clock,
+    private readonly writes: Writes,
   ) {}
 
   async list(): Promise<StoredCooker[]> {
@@ -25,14 +27,14 @@ export class CookersService {
   }
 
   async create(cooker: Cooker): Promise<StoredCooker> {
-    const em = this.em.fork();
-    const entity = em.create(CookerEntity, { id: randomUUID(), cooker, createdAt: this.clock.now() });
-    await em.persistAndFlush(entity);
-    return stored(entity);
+    const createdAt = this.clock.now();
+    return this.writes.run((em) =>
+      Promise.resolve(stored(em.create(CookerEntity, { id: randomUUID(), cooker, createdAt }))),
+    );
   }
 
   async save(id: string, cooker: Cooker): Promise<StoredCooker> {
-    return this.em.fork().transactional(async (em) => {
+    return this.writes.run(async (em) => {
       const entity = await em.findOne(CookerEntity, { id });
       if (!entity) throw notFound('cooker', id);
       entity.cooker = cooker;
@@ -41,7 +43,7 @@ export class CookersService {
   }
 
   async remove(id: string): Promise<StoredCooker> {
-    return this.em.fork().transactional(async (em) => {
+    return this.writes.run(async (em) => {
       const entity = await em.findOne(CookerEntity, { id });
       if (!entity) throw notFound('cooker', id);
       em.remove(entity);

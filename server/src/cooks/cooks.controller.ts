@@ -1,8 +1,9 @@
-import { readEvents, readPlan, readStartCook, type CookRecord, type EventsAnswer } from '@hervir/contract';
+import { readEvents, readStartCook, type CookRecord, type EventsAnswer } from '@hervir/contract';
 import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Observable } from 'rxjs';
 import { orBadRequest } from '../security/faults';
+import { Workers } from '../workers/workers';
 import { CooksService } from './cooks.service';
 import { lastEvent } from './last-event';
 import { CooksStream } from './cooks.stream';
@@ -13,6 +14,7 @@ export class CooksController {
   constructor(
     private readonly cooks: CooksService,
     private readonly stream: CooksStream,
+    private readonly workers: Workers,
   ) {}
 
   @Get('running')
@@ -31,9 +33,9 @@ export class CooksController {
   @ApiOperation({
     summary: 'Begin a cook from a kept plan or one sent along; sending the same id again changes nothing',
   })
-  start(@Body() body: unknown): Promise<CookRecord> {
+  async start(@Body() body: unknown): Promise<CookRecord> {
     const asked = orBadRequest(readStartCook(body));
-    const plan = asked.plan === undefined ? null : orBadRequest(readPlan(asked.plan));
+    const plan = asked.plan === undefined ? null : orBadRequest(await this.workers.readPlan(asked.plan));
     return this.cooks.start(asked, plan);
   }
 

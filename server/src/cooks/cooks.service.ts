@@ -1,22 +1,15 @@
 import { MUST_BE_READ, type CookRecord, type EventsAnswer, type RefusedEvent, type StartCook } from '@hervir/contract';
-import {
-  cookState,
-  forecast,
-  guideOf,
-  printerFor,
-  type CookEvent,
-  type CookEventKind,
-  type Forecast,
-  type Plan,
-} from '@hervir/core';
+import { cookState, type CookEvent, type CookEventKind, type Forecast, type Plan } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
 import { BraisesService, nameOf } from '../braises/braises.service';
 import { Clock } from '../clock';
 import { CookEntity, CookEventEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
 import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
+import { Workers } from '../workers/workers';
 import { CooksStream } from './cooks.stream';
 import { stored } from './stored-event';
 
@@ -50,6 +43,8 @@ export class CooksService {
     private readonly settings: SettingsService,
     private readonly stream: CooksStream,
     private readonly learning: LearningService,
+    private readonly writes: Writes,
+    private readonly workers: Workers,
   ) {}
 
   /** Those that are not finished, the last begun first. */
@@ -92,8 +87,8 @@ export class CooksService {
     const taught = asked.learnt === undefined ? await this.learning.apply(asked) : asked;
     const plan: Plan = { ...taught, learnt: taught.learnt ?? {} };
     const { units } = await this.settings.read();
-    const found = forecast(plan, units);
-    const warning = unread(found, acknowledged);
+    const { forecast, guide } = await this.workers.guide(plan, units);
+    const warning = unread(forecast, acknowledged);
     if (warning) {
       throw new BadRequestException({
         faults: [
@@ -106,13 +101,13 @@ export class CooksService {
       });
     }
     const now = this.clock.now();
-    await this.em.fork().transactional((em) => {
+    await this.writes.run((em) => {
       em.create(CookEntity, {
         id,
         braiseId: braiseId ?? null,
         name: nameOf(plan),
         plan,
-        guide: guideOf(found, printerFor(units)),
+        guide,
         units,
         startedAt: now,
         finishedAt: null,
@@ -140,7 +135,7 @@ export class CooksService {
   async happened(cookId: string, events: readonly CookEvent[]): Promise<EventsAnswer> {
     const now = this.clock.nowMs();
     const refused: RefusedEvent[] = [];
-    const answer = await this.em.fork().transactional(async (em) => {
+    const answer = await this.writes.run(async (em) => {
       const cook = await em.findOne(CookEntity, { id: cookId });
       if (!cook) throw notFound('cook', cookId);
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
@@ -181,13 +176,15 @@ export class CooksService {
 
   /** Throws a cook away that was begun by mistake: only one in which nothing has happened yet. */
   async discard(id: string): Promise<CookRecord> {
-    const gone = await this.open(id);
-    if (gone.events.some(({ kind }) => kind !== 'started')) {
-      throw conflict(gone.events.length, gone);
-    }
-    await this.em.fork().transactional(async (em) => {
+    const gone = await this.writes.run(async (em) => {
+      const cook = await em.findOne(CookEntity, { id });
+      if (!cook) throw notFound('cook', id);
+      const there = record(cook, await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } }));
+      // Decided where it is done: something may have happened since the page was drawn.
+      if (there.events.some(({ kind }) => kind !== 'started')) throw conflict(there.events.length, there);
       await em.nativeDelete(CookEventEntity, { cookId: id });
       await em.nativeDelete(CookEntity, { id });
+      return there;
     });
     this.stream.changed(id);
     return gone;

@@ -1,7 +1,22 @@
 import type { CookMessages, CookMessageType, StoredCookEvent } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type MessageEvent, type OnModuleDestroy } from '@nestjs/common';
-import { concat, defer, filter, from, interval, map, merge, mergeAll, Subject, takeUntil, type Observable } from 'rxjs';
+import {
+  concat,
+  defer,
+  filter,
+  finalize,
+  from,
+  interval,
+  map,
+  merge,
+  mergeMap,
+  ReplaySubject,
+  Subject,
+  takeUntil,
+  type Observable,
+} from 'rxjs';
+import { Loops } from '../background/loops';
 import { Clock } from '../clock';
 import { CookEventEntity } from '../database/entities';
 import { stored } from './stored-event';
@@ -12,9 +27,11 @@ const HEARTBEAT = 15_000;
 const RETRY = 700;
 /** How often a test's clock is looked at, ms. */
 const LOOK = 50;
+/** A page that missed more opens anew what it shows. */
+const MOST_MISSED = 5000;
 
-function message<T extends CookMessageType>(type: T, data: CookMessages[T], id?: number): MessageEvent {
-  return { type, data, retry: RETRY, ...(id === undefined ? {} : { id: String(id) }) };
+function message<T extends CookMessageType>(type: T, data: CookMessages[T], id: number): MessageEvent {
+  return { type, data, retry: RETRY, id: String(id) };
 }
 
 /** What happens in all running cooks, as it happens, to whoever has a page open. */
@@ -23,11 +40,16 @@ export class CooksStream implements OnModuleDestroy {
   private readonly messages = new Subject<MessageEvent>();
   /** Every event that is on the disk, for what goes along with a cook inside the server. */
   readonly events = new Subject<CookMessages['event']>();
+  /** Everything has been put in place anew: a backup, or the demo. What is kept in memory of a kitchen is stale. */
+  readonly replaced = new Subject<void>();
+  /** The last event there is. */
+  private newest = 0;
   private readonly closed = new Subject<void>();
 
   constructor(
     private readonly em: EntityManager,
     private readonly clock: Clock,
+    private readonly loops: Loops,
   ) {}
 
   onModuleDestroy(): void {
@@ -37,6 +59,7 @@ export class CooksStream implements OnModuleDestroy {
   /** Told only of what is on the disk. */
   happened(cook: string, events: readonly StoredCookEvent[]): void {
     for (const event of events) {
+      this.newest = Math.max(this.newest, event.seq);
       this.messages.next(message('event', { cook, event }, event.seq));
       this.events.next({ cook, event });
     }
@@ -44,29 +67,51 @@ export class CooksStream implements OnModuleDestroy {
 
   /** A cook was begun or finished. */
   changed(cook: string): void {
-    this.messages.next(message('cooks', { cook }));
+    this.messages.next(message('cooks', { cook }, this.newest));
   }
 
   /**
-   * The stream of one page.
+   * The stream of one page. The id of a message is the last event that page has by then, whatever the message is: where it is
+   * cut off, it resumes there.
    *
    * @param after the last event that page has, where it was cut off; all since then come first
    */
   open(after: number | null): Observable<MessageEvent> {
-    const missed = defer(async () =>
-      after === null
-        ? []
-        : this.em.fork().find(CookEventEntity, { seq: { $gt: after } }, { orderBy: { seq: 'asc' }, limit: 5000 }),
-    ).pipe(
-      map((events) => events.map((event) => message('event', { cook: event.cookId, event: stored(event) }, event.seq))),
-    );
-    const hello = defer(async () => {
-      const [newest] = await this.em.fork().find(CookEventEntity, {}, { orderBy: { seq: 'desc' }, limit: 1 });
-      return message('hello', { ...this.clock.tell(), seq: newest?.seq ?? 0 });
-    });
-    const first = concat(hello, defer(() => missed.pipe(map((list) => from(list)))).pipe(mergeAll()));
-    const beats = interval(HEARTBEAT).pipe(map(() => message('clock', this.clock.tell())));
-    return merge(first, this.messages, beats, this.setClock()).pipe(takeUntil(this.closed));
+    return defer(() => {
+      // What happens while it is looked what was missed waits for its turn.
+      const live = new ReplaySubject<MessageEvent>();
+      const beats = interval(HEARTBEAT).pipe(map(() => message('clock', this.clock.tell(), this.newest)));
+      const trouble = this.loops.news.pipe(map((told) => message('trouble', told, this.newest)));
+      const feed = merge(this.messages, beats, trouble, this.setClock()).subscribe(live);
+      const failing = from(this.loops.trouble().map((told) => message('trouble', told, this.newest)));
+      let last = after ?? 0;
+      return concat(this.missed(after), failing, live).pipe(
+        filter(({ type, id }) => type !== 'event' || Number(id) > last),
+        map((one) => {
+          if (one.type === 'event' || one.type === 'hello') last = Number(one.id);
+          return { ...one, id: String(last) };
+        }),
+        finalize(() => feed.unsubscribe()),
+      );
+    }).pipe(takeUntil(this.closed));
+  }
+
+  private missed(after: number | null): Observable<MessageEvent> {
+    return defer(async () => {
+      const em = this.em.fork();
+      const [newest] = await em.find(CookEventEntity, {}, { orderBy: { seq: 'desc' }, limit: 1 });
+      const seq = newest?.seq ?? 0;
+      this.newest = Math.max(this.newest, seq);
+      const since =
+        after === null
+          ? []
+          : await em.find(CookEventEntity, { seq: { $gt: after } }, { orderBy: { seq: 'asc' }, limit: MOST_MISSED });
+      return [
+        // Before what was missed it has what it had; one that comes anew has all there is by then.
+        message('hello', { ...this.clock.tell(), seq }, after ?? seq),
+        ...since.map((event) => message('event', { cook: event.cookId, event: stored(event) }, event.seq)),
+      ];
+    }).pipe(mergeMap((list) => from(list)));
   }
 
   /** Pages are told at once when a test moves the clock. */
@@ -82,7 +127,7 @@ export class CooksStream implements OnModuleDestroy {
         told = ahead;
         return jumped;
       }),
-      map(() => message('clock', this.clock.tell())),
+      map(() => message('clock', this.clock.tell(), this.newest)),
     );
   }
 }

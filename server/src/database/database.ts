@@ -1,22 +1,25 @@
-import { accessSync, constants, mkdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { MikroORM, ReflectMetadataProvider, type Options } from '@mikro-orm/core';
-import { LibSqlDriver } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { StartError } from '../config';
+import { BACKUPS_FOLDER, closeToOthers, DATABASE_FILE, DataFolder } from './data-folder';
 import { ENTITIES } from './entities';
+import { KitchenDriver } from './handle';
+import { KeptRows } from './kept-rows';
 import { MIGRATIONS } from './migrations';
 
-export const DATABASE_FILE = 'hervir.sqlite';
-
 /** MikroORM's settings for a database file. */
-export function ormOptions(file: string): Options {
+export function ormOptions(file: string): Options<KitchenDriver> {
   return {
-    driver: LibSqlDriver,
+    driver: KitchenDriver,
     dbName: file,
+    // What only reads has a handle of its own: it never waits for a long write.
+    replicas: [{ name: 'read' }],
     entities: ENTITIES,
     metadataProvider: ReflectMetadataProvider,
     extensions: [Migrator],
+    subscribers: [KeptRows],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, allOrNothing: true, silent: true },
     forceUtcTimezone: true,
     debug: false,
@@ -27,7 +30,7 @@ export function ormOptions(file: string): Options {
 export function prepareFolder(folder: string): string {
   const path = resolve(folder);
   try {
-    mkdirSync(path, { recursive: true });
+    mkdirSync(path, { recursive: true, mode: 0o700 });
     accessSync(path, constants.W_OK | constants.R_OK);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
@@ -38,24 +41,59 @@ export function prepareFolder(folder: string): string {
   return path;
 }
 
+/** A kitchen's database, open, with the folder it lies in. */
+export interface OpenDatabase {
+  readonly orm: MikroORM<KitchenDriver>;
+  readonly folder: DataFolder;
+}
+
 /**
- * Opens the database of a folder, in WAL mode and synced on every commit, and brings it up to date.
+ * Brings an older database up to date. The database as it was is kept beside first, so that the Hervir before this one can
+ * be gone back to.
+ */
+async function migrate(orm: MikroORM<KitchenDriver>, folder: string, isNew: boolean): Promise<void> {
+  const pending = await orm.migrator.getPendingMigrations();
+  if (pending.length === 0) return;
+  if (!isNew) {
+    const beside = join(folder, BACKUPS_FOLDER);
+    mkdirSync(beside, { recursive: true, mode: 0o700 });
+    const copy = join(beside, `before-${pending[0]?.name ?? 'update'}.sqlite`);
+    // A start that was cut off after the copy has it already: of the same database, since nothing was changed.
+    if (!existsSync(copy)) {
+      await orm.em.getConnection().execute(`vacuum into '${copy.replaceAll("'", "''")}'`);
+    }
+  }
+  await orm.migrator.up();
+  closeToOthers(folder);
+}
+
+/**
+ * Opens the database of a folder and brings it up to date.
  *
  * @throws StartError when the folder or the file cannot be used
  */
-export async function openDatabase(folder: string): Promise<MikroORM> {
-  const file = join(prepareFolder(folder), DATABASE_FILE);
+export async function openDatabase(folder: string): Promise<OpenDatabase> {
+  const path = prepareFolder(folder);
+  const file = join(path, DATABASE_FILE);
+  const isNew = !existsSync(file);
+  let orm: MikroORM<KitchenDriver> | undefined;
   try {
-    const orm = await MikroORM.init(ormOptions(file));
-    const connection = orm.em.getConnection();
-    // A commit is on the disk before it is acknowledged: a cook's data survives a kill and a power cut.
-    await connection.execute('pragma journal_mode = wal');
-    await connection.execute('pragma synchronous = full');
-    await connection.execute('pragma foreign_keys = on');
-    await connection.execute('pragma busy_timeout = 5000');
-    await orm.migrator.up();
-    return orm;
+    orm = await MikroORM.init<KitchenDriver>(ormOptions(file));
+    await migrate(orm, path, isNew);
+    closeToOthers(path);
+    return { orm, folder: new DataFolder(path) };
   } catch (error) {
+    await orm?.close(true);
     throw new StartError(`The database ${file} cannot be opened: ${(error as Error).message}`);
+  }
+}
+
+/** Closes the database; what is in its write-ahead log goes into its one file, where the folder is still there. */
+export async function closeDatabase({ orm, folder }: OpenDatabase): Promise<void> {
+  try {
+    await orm.em.getDriver().stopReading();
+    if (folder.isHere()) await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');
+  } finally {
+    await orm.close(true);
   }
 }

@@ -1,3 +1,4 @@
+import { CooksStreamModule } from '../cooks/cooks-stream.module';
 import { LogModule } from '../log/log.module';
 import { Controller, ForbiddenException, HttpCode, Inject, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
@@ -28,7 +29,7 @@ export class DemoController {
 }
 
 @Module({
-  imports: [LogModule],
+  imports: [LogModule, CooksStreamModule],
   controllers: [DemoController],
   providers: [DemoService],
 })

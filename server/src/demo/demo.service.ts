@@ -4,6 +4,7 @@ import { MikroORM, type EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { Clock } from '../clock';
 import type { Config } from '../config';
+import { CooksStream } from '../cooks/cooks.stream';
 import {
   BraiseEntity,
   CookEntity,
@@ -18,6 +19,7 @@ import {
 import { columnsOf, entryOf, firstGrade } from '../log/entry';
 import { LearningService } from '../log/learning.service';
 import { LogService } from '../log/log.service';
+import { Writes } from '../database/writes';
 import { CONFIG } from '../tokens';
 import { DEMO_COOKERS, DEMO_SETTINGS, demoPlans } from './demo-kitchen';
 import { demoSeason, type SeasonCook } from './demo-season';
@@ -30,6 +32,8 @@ export class DemoService implements OnApplicationBootstrap {
     private readonly clock: Clock,
     private readonly log: LogService,
     private readonly learning: LearningService,
+    private readonly writes: Writes,
+    private readonly stream: CooksStream,
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
@@ -41,7 +45,7 @@ export class DemoService implements OnApplicationBootstrap {
   /** Everything as it came, in one transaction: all or nothing. */
   async putBack(): Promise<void> {
     const now = this.clock.now();
-    await this.orm.em.fork().transactional(async (em) => {
+    await this.writes.run(async (em) => {
       await em.nativeDelete(CookEventEntity, {});
       await em.nativeDelete(CookEntity, {});
       await em.nativeDelete(BraiseEntity, {});
@@ -70,6 +74,8 @@ export class DemoService implements OnApplicationBootstrap {
       });
     });
     this.log.forgetCache();
+    this.stream.replaced.next();
+    this.stream.changed('');
   }
 
   /** A cook of the season: as if it had been cooked here. */

@@ -19,7 +19,7 @@ const events = (text: string): ICAL.Event[] =>
   new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
 
 describe('the calendar (RFC 5545), read by another library', () => {
-  const all = events(calendarOf('plan-1', plan, 'metric', NOW));
+  const all = events(calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW));
 
   test('has the whole evening, from the start to the meal', () => {
     const evening = all.find(({ uid }) => uid === 'plan-1-evening@hervir');
@@ -40,19 +40,33 @@ describe('the calendar (RFC 5545), read by another library', () => {
   });
 
   test('lines are folded at 75 octets and ended with CRLF, as the format asks', () => {
-    const text = calendarOf('plan-1', plan, 'metric', NOW);
+    const text = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW);
     const lines = text.split('\r\n');
     expect(lines.length).toBeGreaterThan(20);
+    expect(text.endsWith('END:VCALENDAR\r\n')).toBe(true);
     for (const line of lines) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+  });
+
+  test('the revision of the plan is the sequence of every entry, and its name comes back with all its signs', () => {
+    const text = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW);
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+    expect(all.map(({ sequence }) => sequence)).toEqual(all.map(() => 7));
+    for (const property of ['name', 'x-wr-calname']) {
+      expect(calendar.getFirstPropertyValue(property)).toBe('Hervir: Goat neck; with, quince and "more"');
+    }
   });
 
   test('summer time between now and dinner moves nothing: moments are in UTC', () => {
     const march = { ...plan, serveAt: '2027-03-28T19:00:00+02:00' };
-    const evening = events(calendarOf('p', march, 'metric', NOW)).find(({ uid }) => uid === 'p-evening@hervir');
+    const evening = events(calendarOf({ id: 'p', revision: 1 }, forecast(march), NOW)).find(
+      ({ uid }) => uid === 'p-evening@hervir',
+    );
     expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-03-28T17:00:00.000Z');
   });
 
   test('a plan without a time to eat has no calendar', () => {
-    expect(() => calendarOf('p', { ...plan, serveAt: null }, 'metric', NOW)).toThrow('no time to eat');
+    expect(() => calendarOf({ id: 'p', revision: 1 }, forecast({ ...plan, serveAt: null }), NOW)).toThrow(
+      'no time to eat',
+    );
   });
 });

@@ -1,5 +1,8 @@
-import { cutById, cutTitle, forecast, shiftIso, type Plan, type ScheduledTask, type UnitSystem } from '@hervir/core';
+import { cutById, cutTitle, shiftIso, type Forecast, type ScheduledTask } from '@hervir/core';
 import ical, { ICalAlarmType } from 'ical-generator';
+
+/** Text of a calendar: RFC 5545, 3.3.11. */
+const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replace(/\r?\n/g, '\\n');
 
 /** What a cook wants to be called for: hands are needed, or a side dish begins; what the pot does by itself is not. */
 function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean {
@@ -18,21 +21,21 @@ function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean 
  * The evening of a plan as a calendar (RFC 5545): the whole of it as one entry, and one with an alarm for every moment the
  * cook is wanted.
  *
- * @param id of the plan, for stable UIDs
- * @param plan with a time to eat
- * @param system the units of its texts
+ * @param kept the plan's id, for stable UIDs, and its revision, by which a calendar knows the newer of two
+ * @param f its forecast, with a time to eat
  * @param now when it is written, ISO 8601
  * @returns text of an .ics file
  * @throws RangeError when the plan has no time to eat
  */
-export function calendarOf(id: string, plan: Plan, system: UnitSystem, now: string): string {
-  const f = forecast(plan, system);
+export function calendarOf(kept: { readonly id: string; readonly revision: number }, f: Forecast, now: string): string {
+  const { id, revision: sequence } = kept;
+  const { plan } = f;
   const { startAt, eatAt, tasks } = f.clock;
   if (startAt === null || eatAt === null) throw new RangeError('the plan has no time to eat');
   const name = plan.name === '' ? cutTitle(cutById(plan.meat.cut)) : plan.name;
-  // Its own name is a property of no standard: line breaks in it are not escaped.
   const calendar = ical({
-    name: `Hervir: ${name.replace(/\s+/g, ' ')}`,
+    // RFC 7986, NAME: text, with its own signs escaped as RFC 5545, 3.3.11 asks.
+    name: escaped(`Hervir: ${name.replace(/\s+/g, ' ')}`),
     prodId: { company: 'Hervir', product: 'Clock', language: 'EN' },
   });
   const moment = (minute: number): Date => new Date(shiftIso(startAt, minute));
@@ -41,6 +44,7 @@ export function calendarOf(id: string, plan: Plan, system: UnitSystem, now: stri
     .createEvent({
       id: `${id}-evening@hervir`,
       stamp,
+      sequence,
       start: new Date(startAt),
       end: new Date(eatAt),
       summary: `Cook ${name}`,
@@ -55,6 +59,7 @@ export function calendarOf(id: string, plan: Plan, system: UnitSystem, now: stri
       .createEvent({
         id: `${id}-${task.id}@hervir`,
         stamp,
+        sequence,
         start: moment(task.startMinute),
         end: moment(task.startMinute + Math.max(1, task.minutes)),
         summary: task.label,
@@ -62,5 +67,6 @@ export function calendarOf(id: string, plan: Plan, system: UnitSystem, now: stri
       })
       .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: task.label });
   }
-  return calendar.toString();
+  // RFC 5545, 3.1: every line ends with CRLF, the last too.
+  return `${calendar.toString().replace(/(\r\n)+$/, '')}\r\n`;
 }

@@ -1,11 +1,21 @@
-import { logEntrySchema, type Fault, type LogEntry } from '@hervir/contract';
+import { createHash } from 'node:crypto';
+import { logEntrySchema, readBy, type Fault, type LogEntry } from '@hervir/contract';
+import { CUTS, cutById, cutTitle, FORMS, GRADES } from '@hervir/core';
 import Papa from 'papaparse';
+import { dateReader, decimalOf, monthFirst, numberIn, type Reader } from './as-written';
 
 /** A column: its heading, and how it is written and read. Numbers may be negative and are no formulas. */
 interface Column {
   readonly heading: string;
+  /** Where it stands in an entry, as a fault names it. */
+  readonly at: string;
   readonly write: (entry: LogEntry) => string | number | null;
-  readonly read: (cell: string, into: Draft) => void;
+  readonly read: (cell: string, into: Draft, reader: CsvReader) => void;
+}
+/** How a file writes its numbers and dates. */
+interface CsvReader {
+  readonly decimal: '.' | ',';
+  readonly date: (text: string) => string | null;
 }
 /** A line on its way to an entry. */
 interface Draft {
@@ -16,32 +26,56 @@ interface Draft {
   readonly outcome: Record<string, unknown>;
 }
 
-const number = (cell: string): number | string | null => {
-  if (cell.trim() === '') return null;
-  const value = Number(cell.replace(',', '.'));
-  return Number.isFinite(value) ? value : cell;
-};
-const words = (key: keyof LogEntry): Column => ({
-  heading: HEADINGS[key] ?? key,
+const number = (cell: string, { decimal }: CsvReader): number | string | null =>
+  cell.trim() === '' ? null : (numberIn(cell, decimal) ?? cell);
+const orNothing = (cell: string): string | undefined => (cell.trim() === '' ? undefined : cell.trim());
+const heading = (key: keyof LogEntry): Pick<Column, 'heading' | 'at'> => ({ heading: HEADINGS[key] ?? key, at: key });
+const words = (
+  key: keyof LogEntry,
+  read: (cell: string, reader: CsvReader) => string | undefined = orNothing,
+): Column => ({
+  ...heading(key),
   write: (entry) => entry[key] as string,
-  read: (cell, into) => void (into.flat[key] = cell),
+  read: (cell, into, reader) => void (into.flat[key] = read(cell, reader)),
 });
 const figure = (key: keyof LogEntry): Column => ({
-  heading: HEADINGS[key] ?? key,
+  ...heading(key),
   write: (entry) => entry[key] as number | null,
-  read: (cell, into) => void (into.flat[key] = number(cell)),
-});
-const orNull = (key: keyof LogEntry): Column => ({
-  heading: HEADINGS[key] ?? key,
-  write: (entry) => entry[key] as string | null,
-  read: (cell, into) => void (into.flat[key] = cell === '' ? null : cell),
+  read: (cell, into, reader) => void (into.flat[key] = number(cell, reader)),
 });
 const paired = (key: 'pressure' | 'toPin' | 'release', name: string): Column[] =>
   (['planned', 'actual'] as const).map((side) => ({
     heading: `${name} ${side}, min`,
+    at: `${key}.${side}`,
     write: (entry: LogEntry) => entry[key][side],
-    read: (cell: string, into: Draft) => void (into[key][side] = number(cell)),
+    read: (cell: string, into: Draft, reader: CsvReader) => void (into[key][side] = number(cell, reader)),
   }));
+
+/** A word of a list as people write it: upper or lower case, with blanks for lines. */
+const known = (cell: string, list: readonly string[]): string | undefined => {
+  const wanted = cell
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_]+/g, '-');
+  return cell.trim() === '' ? undefined : (list.find((one) => one === wanted) ?? cell.trim());
+};
+const plainWords = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}]+/gu, ' ')
+    .trim();
+/** A cut by its id, or by its name as people write it. */
+function cutIn(cell: string): string | undefined {
+  const wanted = plainWords(cell);
+  if (wanted === '') return undefined;
+  const found = CUTS.find((cut) =>
+    [cut.id, cutTitle(cut), cut.name, ...cut.alsoCalled.split(',')].some((name) => {
+      const plain = plainWords(name);
+      return plain === wanted || `${cut.species} ${plain}` === wanted || plain === `${cut.species} ${wanted}`;
+    }),
+  );
+  return found?.id ?? cell.trim();
+}
 
 /** A heading says the unit where there is one. */
 const HEADINGS: Readonly<Record<string, string>> = {
@@ -66,13 +100,13 @@ const VEGETABLES = 'vegetables';
 const COLUMNS: readonly Column[] = [
   words('id'),
   words('source'),
-  words('servedAt'),
+  words('servedAt', (cell, { date }) => (cell.trim() === '' ? undefined : (date(cell) ?? cell))),
   words('name'),
-  words('cut'),
-  words('form'),
+  words('cut', cutIn),
+  words('form', (cell) => known(cell, FORMS)),
   words('cooker'),
-  words('wanted'),
-  orNull('grade'),
+  words('wanted', (cell) => known(cell, GRADES)),
+  words('grade', (cell) => known(cell, GRADES)),
   figure('boughtG'),
   figure('trimmedG'),
   figure('cookedG'),
@@ -83,16 +117,19 @@ const COLUMNS: readonly Column[] = [
   figure('burns'),
   {
     heading: 'moistness',
+    at: 'outcome.moistness',
     write: ({ outcome }) => outcome.moistness,
     read: (cell, into) => void (into.outcome['moistness'] = cell === '' ? null : cell),
   },
   {
     heading: 'sauce',
+    at: 'outcome.sauce',
     write: ({ outcome }) => outcome.sauce,
     read: (cell, into) => void (into.outcome['sauce'] = cell === '' ? null : cell),
   },
   {
     heading: VEGETABLES,
+    at: 'outcome.vegetables',
     write: ({ outcome }) =>
       Object.entries(outcome.vegetables)
         .map(([name, how]) => `${name}: ${how}`)
@@ -109,14 +146,16 @@ const COLUMNS: readonly Column[] = [
   words('notes'),
 ];
 
-/** What a spreadsheet would take for a formula. */
-const FORMULA = /^'*[=+\-@\t\r]/;
+/** What a spreadsheet would take for a formula: at the beginning of a cell, and of what follows a semicolon or a new line. */
+const FORMULA = /(^|[;\n])('*[=+\-@\t\r])/g;
+const DEFUSED = /(^|[;\n])'('*[=+\-@\t\r])/g;
 /** Text that would be run is written behind an apostrophe, as spreadsheets show text; and read back without it. */
-const defuse = (cell: string): string => (FORMULA.test(cell) ? `'${cell}` : cell);
-const refuse = (cell: string): string => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+const defuse = (cell: string): string => cell.replace(FORMULA, "$1'$2");
+const refuse = (cell: string): string => cell.replace(DEFUSED, '$1$2');
 
 /**
- * The log as comma-separated values (RFC 4180): UTF-8 with a byte order mark, CRLF, quoted where need be, formulas defused.
+ * The log as comma-separated values (RFC 4180): UTF-8 with a byte order mark, CRLF, quoted where need be, formulas defused
+ * and what holds a semicolon quoted too, for programs that divide by it.
  *
  * @param entries in the order they are written
  */
@@ -124,14 +163,15 @@ export function writeLogCsv(entries: readonly LogEntry[]): string {
   const rows = entries.map((entry) =>
     COLUMNS.map(({ write }) => {
       const cell = write(entry);
-      return cell === null ? '' : typeof cell === 'number' ? String(cell) : defuse(cell);
+      return cell === null || cell === undefined ? '' : typeof cell === 'number' ? String(cell) : defuse(cell);
     }),
   );
-  const table = Papa.unparse({ fields: COLUMNS.map(({ heading }) => heading), data: rows }, { newline: '\r\n' });
+  const table = Papa.unparse(
+    { fields: COLUMNS.map((column) => column.heading), data: rows },
+    { newline: '\r\n', quotes: (cell: unknown) => typeof cell === 'string' && cell.includes(';') },
+  );
   return `\uFEFF${table}\r\n`;
 }
-
-const nested = ({ pressure, toPin, release, outcome }: Draft): object => ({ pressure, toPin, release, outcome });
 
 /** What a file holds: entries that can be taken, and every line that cannot, with the reason. */
 export interface CsvReading {
@@ -141,62 +181,140 @@ export interface CsvReading {
 
 /** A file of more lines is somebody's mistake. */
 const MOST_ROWS = 50_000;
+/** More say no more. */
+const MOST_FAULTS = 200;
+/** Without them a line is no cook of a notebook. */
+const NEEDED = ['served at', 'cut'];
+/** Headings as notebooks have them. */
+const ALSO_CALLED: Readonly<Record<string, string>> = {
+  date: 'served at',
+  day: 'served at',
+  served: 'served at',
+  dish: 'name',
+  meat: 'cut',
+  pot: 'cooker',
+  weight: 'bought, g',
+  grams: 'bought, g',
+  minutes: 'under pressure actual, min',
+  'under pressure, min': 'under pressure actual, min',
+  result: 'came out',
+  comment: 'notes',
+  note: 'notes',
+};
+
+const headingIn = (cell: string): string => {
+  const plain = cell.trim().toLowerCase().replace(/\s+/g, ' ');
+  return ALSO_CALLED[plain] ?? plain;
+};
+
+/** The id of a line that has none: the same line again is the same cook. A UUID by its content: RFC 9562, version 8. */
+function idOf(row: readonly string[]): string {
+  const hex = createHash('sha256').update(JSON.stringify(row)).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+/** What a line leaves out, by what it says. */
+function completed(
+  { flat, pressure, toPin, release, outcome }: Draft,
+  row: readonly string[],
+): Record<string, unknown> {
+  const cut = CUTS.find(({ id }) => id === flat['cut']);
+  const nothing = { planned: null, actual: null };
+  return {
+    id: flat['id'] ?? idOf(row),
+    source: flat['source'] ?? 'imported',
+    servedAt: flat['servedAt'],
+    name: flat['name'] ?? (cut === undefined ? '' : cutTitle(cutById(cut.id))),
+    cut: flat['cut'],
+    form: flat['form'] ?? cut?.forms[0],
+    cooker: flat['cooker'] ?? '',
+    wanted: flat['wanted'] ?? 'fork',
+    grade: flat['grade'] ?? null,
+    boughtG: flat['boughtG'] ?? (cut === undefined ? undefined : Math.round(cut.usualKg * 1000)),
+    trimmedG: flat['trimmedG'] ?? null,
+    cookedG: flat['cookedG'] ?? null,
+    pressure: { ...nothing, ...pressure },
+    toPin: { ...nothing, ...toPin },
+    release: { ...nothing, ...release },
+    lateMinutes: flat['lateMinutes'] ?? null,
+    burns: flat['burns'] ?? 0,
+    outcome,
+    notes: flat['notes'] ?? '',
+  };
+}
+
+const headingAt = (path: string): string =>
+  COLUMNS.find(({ at }) => path === at || path.startsWith(`${at}.`) || path.startsWith(`${at}[`))?.heading ?? path;
 
 /**
- * Reads a log from comma-separated values, with commas or semicolons, any line ends, with or without a byte order mark.
+ * Reads a log from comma-separated values: with commas, semicolons or tabs, any line ends, with or without a byte order mark,
+ * numbers and dates as the reader's language writes them. Only the date and the cut are needed; what else a line leaves out
+ * is what is usual, and nothing where nothing is.
  *
  * @param text of the file
- * @returns the entries and, line by line, what is wrong; nothing is guessed
+ * @param reader whose numbers and dates they are
+ * @returns the entries and, by line and column, what is wrong
+ * @example readLogCsv('date,cut\n2026-11-05,beef shin').entries[0].cut // 'beef-shin'
  */
-export function readLogCsv(text: string): CsvReading {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [head = [], ...rows] = parsed.data;
+export function readLogCsv(text: string, reader: Reader = { language: 'en' }): CsvReading {
   const faults: Fault[] = [];
-  const place = new Map(head.map((heading, i) => [heading.trim().toLowerCase(), i]));
-  const missing = COLUMNS.filter(({ heading }) => !place.has(heading)).map(({ heading }) => heading);
-  if (missing.length > 0) {
-    return {
-      entries: [],
-      faults: [
-        {
-          path: 'line 1',
-          problem: `no column ${missing.map((name) => `"${name}"`).join(', ')}`,
-          allowed: COLUMNS.map(({ heading }) => heading).join(', '),
-        },
-      ],
-    };
-  }
-  if (rows.length > MOST_ROWS) {
-    return { entries: [], faults: [{ path: '', problem: `${rows.length} lines`, allowed: `up to ${MOST_ROWS}` }] };
-  }
+  const say = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
   const entries: LogEntry[] = [];
   const seen = new Map<string, number>();
-  rows.forEach((row, i) => {
-    const line = i + 2;
+  const table = text.replace(/^\uFEFF/, '');
+  const { data, errors, meta } = Papa.parse<string[]>(table, { skipEmptyLines: false });
+  const isBlank = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
+  const first = data.findIndex((row) => !isBlank(row));
+  const head = data[first] ?? [];
+  const place = new Map(head.map((cell, i) => [headingIn(cell), i]));
+  const missing = NEEDED.filter((name) => !place.has(name));
+  if (missing.length > 0) {
+    const problem = `no column ${missing.map((name) => `"${name}"`).join(', ')}`;
+    const allowed = COLUMNS.map((column) => column.heading).join(', ');
+    return { entries, faults: [{ path: `line ${Math.max(1, first + 1)}`, problem, allowed }] };
+  }
+  const rows = data.length - first - 1;
+  if (rows > MOST_ROWS) {
+    return { entries, faults: [{ path: '', problem: `${rows} lines`, allowed: `up to ${MOST_ROWS}` }] };
+  }
+  const there = COLUMNS.flatMap((column) => {
+    const i = place.get(column.heading);
+    return i === undefined ? [] : [{ column, i }];
+  });
+  // A file that Hervir wrote has its own figures; what a spreadsheet or a hand wrote has those of its language.
+  const ours = meta.delimiter === ',' && place.has('id') && place.has('source');
+  const dates = data.slice(first + 1).map((row) => row[place.get('served at') ?? -1] ?? '');
+  const how: CsvReader = {
+    decimal: ours ? '.' : decimalOf(reader),
+    date: dateReader(monthFirst(dates, reader)),
+  };
+  let line = 1;
+  data.forEach((row, i) => {
+    const here = line;
+    // A cell may hold line breaks of its own.
+    line += 1 + row.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
+    if (i <= first || isBlank(row)) return;
     const draft: Draft = { flat: {}, pressure: {}, toPin: {}, release: {}, outcome: {} };
-    for (const { heading, read } of COLUMNS) read(refuse(row[place.get(heading) ?? -1] ?? ''), draft);
-    const checked = logEntrySchema.safeParse({ ...draft.flat, ...nested(draft) });
-    if (!checked.success) {
-      for (const issue of checked.error.issues) {
-        faults.push({
-          path: `line ${line}, ${issue.path.join('.')}`,
-          problem: 'cannot be read',
-          allowed: issue.message,
-        });
+    for (const { column, i: at } of there) column.read(refuse(row[at] ?? ''), draft, how);
+    const checked = readBy(logEntrySchema, completed(draft, row));
+    if (!checked.ok) {
+      for (const { path, problem, allowed } of checked.faults) {
+        say({ path: `line ${here}, ${headingAt(path)}`, problem, allowed });
       }
       return;
     }
-    const before = seen.get(checked.data.id);
+    const { id } = checked.value;
+    const before = seen.get(id);
     if (before !== undefined) {
-      faults.push({ path: `line ${line}, id`, problem: `is that of line ${before} too`, allowed: 'one line a cook' });
+      say({ path: `line ${here}, id`, problem: `is that of line ${before} too`, allowed: 'one line a cook' });
       return;
     }
-    seen.set(checked.data.id, line);
-    entries.push(checked.data);
+    seen.set(id, here);
+    entries.push(checked.value);
   });
-  for (const { row, message } of parsed.errors) {
-    if (row !== undefined)
-      faults.push({ path: `line ${row + 1}`, problem: message, allowed: 'comma-separated values (RFC 4180)' });
+  for (const { row, message, code } of errors) {
+    if (code === 'UndetectableDelimiter') continue;
+    say({ path: `line ${(row ?? 0) + 1}`, problem: message, allowed: 'comma-separated values (RFC 4180)' });
   }
   return { entries: faults.length > 0 ? [] : entries, faults };
 }

@@ -1,9 +1,10 @@
 import 'reflect-metadata';
-import { webcrypto } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { createPrivateKey, webcrypto, X509Certificate } from 'node:crypto';
+import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import type { X509CertificateCreateParams } from '@peculiar/x509';
+import { z } from 'zod';
 
 /** A private key and its certificate, PEM. */
 interface Pair {
@@ -49,11 +50,38 @@ export function houseAddresses(): string[] {
     .map(({ address }) => address);
 }
 
-function kept(file: string): Kept | null {
+const pair = z.object({ key: z.string().includes('PRIVATE KEY'), cert: z.string().includes('CERTIFICATE') });
+const keptSchema = pair.extend({ authority: pair, hosts: z.array(z.string()), until: z.number() });
+
+/** What a start has to say of its certificate; nothing where all is well. */
+export type Said = (words: string) => void;
+
+/** Whether keys and certificates are what they say they are, and belong together. */
+function isWhole({ key, cert, authority }: Kept): boolean {
+  try {
+    return [{ key, cert }, authority].every((one) =>
+      new X509Certificate(one.cert).checkPrivateKey(createPrivateKey(one.key)),
+    );
+  } catch {
+    // Cut off, or not what it says.
+    return false;
+  }
+}
+
+function kept(file: string, say: Said = () => undefined): Kept | null {
   if (!existsSync(file)) return null;
-  const found = JSON.parse(readFileSync(file, 'utf8')) as Partial<Kept>;
+  let found: unknown;
+  try {
+    found = JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    found = null;
+  }
   // One that an older Hervir made stands for itself: no phone can be told to trust it.
-  return found.authority === undefined ? null : (found as Kept);
+  if (found !== null && typeof found === 'object' && !('authority' in found) && 'cert' in found) return null;
+  const read = keptSchema.safeParse(found);
+  if (read.success && isWhole(read.data)) return read.data;
+  say(`The certificate ${file} cannot be read and is made anew: tell each phone to trust the new one (Settings).`);
+  return null;
 }
 
 /** The certificate that a phone may be told to trust; null before the house was first let in. */
@@ -68,19 +96,25 @@ export function authorityOf(folder: string): string | null {
  * @param folder data folder
  * @param hosts addresses that phones will ask for
  * @param nowMs for how long it has to be good from
+ * @param say where a word is due: one that cannot be read is made anew
  */
 export async function ownCertificate(
   folder: string,
   hosts: readonly string[],
   nowMs = Date.now(),
+  say: Said = () => undefined,
 ): Promise<Certificate> {
   const file = join(folder, FILE);
-  const before = kept(file);
+  const before = kept(file, say);
   const speaksFor = hosts.every((host) => before?.hosts.includes(host) === true);
   const good = speaksFor && before !== null && before.until - nowMs > SPARE_DAYS * DAY_MS;
   const certificate = before && good ? before : await make(hosts, nowMs, before?.authority);
   // The keys are nobody's business but this server's.
-  if (certificate !== before) writeFileSync(file, JSON.stringify(certificate), { mode: 0o600 });
+  if (certificate !== before) {
+    // Whole or not at all: a cut in mid-write must not cost the phones their trust.
+    writeFileSync(`${file}.new`, JSON.stringify(certificate), { mode: 0o600 });
+    renameSync(`${file}.new`, file);
+  }
   const { key, cert, authority } = certificate;
   return { key, cert: `${cert}\n${authority.cert}`, authority: authority.cert };
 }

@@ -1,4 +1,5 @@
 import { TLSSocket } from 'node:tls';
+import { ForbiddenException } from '@nestjs/common';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import type { Pairing } from './pairing';
 
@@ -7,6 +8,18 @@ const YEAR_S = 365 * 86_400;
 
 /** Came over the house's network, not from this machine: only that way is encrypted. */
 export const fromTheHouse = (request: Request): boolean => request.socket instanceof TLSSocket;
+
+/**
+ * What is for the machine that Hervir runs on alone: a paired phone may cook, and not carry the kitchen away.
+ *
+ * @throws ForbiddenException for what comes over the house's network
+ */
+export function onThisMachineOnly(request: Request): void {
+  if (!fromTheHouse(request)) return;
+  throw new ForbiddenException({
+    faults: [{ path: '', problem: 'is for this machine only', allowed: 'the machine Hervir runs on' }],
+  });
+}
 
 function tokenOf(request: Request): string | undefined {
   return new RegExp(`(?:^|;\\s*)${COOKIE}=([0-9a-f]{64})(?:;|$)`).exec(request.headers.cookie ?? '')?.[1];
@@ -48,6 +61,7 @@ export function door(pairing: Pairing, authority: () => string | null): RequestH
     }
     const token = tokenOf(request);
     if (token !== undefined && (await pairing.knows(token))) {
+      pairing.hold(token, response);
       next();
       return;
     }

@@ -1,9 +1,9 @@
-import { Controller, Delete, ForbiddenException, Get, Inject, Param, Req } from '@nestjs/common';
+import { Controller, Delete, Get, Inject, Param, Req } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { toString } from 'qrcode';
 import type { Lan } from '@hervir/contract';
-import { fromTheHouse } from './door';
+import { onThisMachineOnly } from './door';
 import { LAN_ADDRESSES } from './lan-addresses';
 import { Pairing } from './pairing';
 
@@ -18,7 +18,7 @@ export class LanController {
   @Get()
   @ApiOperation({ summary: 'How a phone comes in: address, QR code and pairing code; told to this machine only' })
   async lan(@Req() request: Request): Promise<Lan> {
-    this.here(request);
+    onThisMachineOnly(request);
     const [address] = this.addresses;
     return {
       addresses: this.addresses,
@@ -31,15 +31,8 @@ export class LanController {
   @Delete('devices/:id')
   @ApiOperation({ summary: 'Forget a paired device; from this machine only' })
   async forget(@Req() request: Request, @Param('id') id: string): Promise<{ status: 'ok' }> {
-    this.here(request);
+    onThisMachineOnly(request);
     await this.pairing.forget(id);
     return { status: 'ok' };
-  }
-
-  private here(request: Request): void {
-    if (!fromTheHouse(request)) return;
-    throw new ForbiddenException({
-      faults: [{ path: '', problem: 'is told to this machine only', allowed: 'the machine Hervir runs on' }],
-    });
   }
 }

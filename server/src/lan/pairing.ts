@@ -1,8 +1,10 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
 import { MikroORM } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
+import type { Response } from 'express';
 import { Clock } from '../clock';
 import { DeviceEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 
 /** A device that has given the code once. */
 export interface PairedDevice {
@@ -29,10 +31,12 @@ export class Pairing {
   private current = newCode();
   private wrong = 0;
   private pausedUntil = 0;
+  private readonly open = new Map<string, Set<Response>>();
 
   constructor(
     private readonly orm: MikroORM,
     private readonly clock: Clock,
+    private readonly writes: Writes,
   ) {}
 
   /** Shown on this machine only. */
@@ -61,9 +65,10 @@ export class Pairing {
     // Given once: the next device needs the next code.
     this.current = newCode();
     const token = randomBytes(32).toString('hex');
-    const em = this.orm.em.fork();
-    em.create(DeviceEntity, { id: hashed(token), name: nameOf(agent), pairedAt: this.clock.now() });
-    await em.flush();
+    const pairedAt = this.clock.now();
+    await this.writes.run((em) =>
+      Promise.resolve(em.create(DeviceEntity, { id: hashed(token), name: nameOf(agent), pairedAt })),
+    );
     return { token };
   }
 
@@ -76,7 +81,20 @@ export class Pairing {
     return found.map(({ id, name, pairedAt }) => ({ id, name, pairedAt }));
   }
 
+  /** Ties an answer that is being given to the device that asked for it. */
+  hold(token: string, response: Response): void {
+    const id = hashed(token);
+    const open = this.open.get(id) ?? new Set<Response>();
+    this.open.set(id, open.add(response));
+    response.once('close', () => {
+      open.delete(response);
+      if (open.size === 0) this.open.delete(id);
+    });
+  }
+
+  /** Forgets a device; what is being told it ends at once. */
   async forget(id: string): Promise<void> {
-    await this.orm.em.fork().nativeDelete(DeviceEntity, { id });
+    await this.writes.run((em) => em.nativeDelete(DeviceEntity, { id }));
+    for (const response of this.open.get(id) ?? []) response.destroy();
   }
 }

@@ -1,4 +1,4 @@
-import { resultOf, type LogEntry, type LogItem } from '@hervir/contract';
+import { NOTES, resultOf, type LogEntry, type LogItem } from '@hervir/contract';
 import {
   cutById,
   cutTitle,
@@ -20,15 +20,22 @@ export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {
 const rounded = (minutes: number | null): number | null =>
   minutes === null ? null : Math.round(Math.max(0, minutes) * 10) / 10;
 
+/** Cooked on another day than planned, dinner was neither late nor early, min. */
+const SAME_EVENING = { from: -1440, to: 2880 };
+
+function lateBy(minutes: number): number | null {
+  return minutes < SAME_EVENING.from || minutes > SAME_EVENING.to ? null : Math.round(minutes);
+}
+
 /**
  * The log's line of a finished cook.
  *
  * @param cook as kept
- * @param f its plan's forecast
+ * @param f its plan's forecast; null where the plan cannot be reckoned any more
  * @param state its end
  * @param grade what the fork found first
  */
-export function entryOf(cook: CookEntity, f: Forecast, state: CookState, grade: LogEntry['grade']): LogEntry {
+export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, grade: LogEntry['grade']): LogEntry {
   const { plan } = cook;
   const took = (section: string): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
   const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
@@ -50,13 +57,16 @@ export function entryOf(cook: CookEntity, f: Forecast, state: CookState, grade: 
     boughtG: state.weights.bought ?? plan.meat.grams,
     trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
     cookedG: state.weights.cooked ?? null,
-    pressure: { planned: f.pressureMinutes, actual: rounded(took('Under pressure')) },
-    toPin: { planned: rounded(f.pot.minutesToPin), actual: rounded(stepMinutes('pin')) },
-    release: { planned: rounded(f.pot.releaseMinutes), actual: rounded(took('Letting down')) },
-    lateMinutes: Math.round(state.dinner.driftMinutes),
+    pressure: { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('Under pressure')) },
+    toPin: { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(stepMinutes('pin')) },
+    release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('Letting down')) },
+    lateMinutes: lateBy(state.dinner.driftMinutes),
     burns: state.burns,
     outcome: { moistness: null, sauce: null, vegetables: {} },
-    notes: state.notes.map(({ text }) => text).join('\n'),
+    notes: state.notes
+      .map(({ text }) => text)
+      .join('\n')
+      .slice(0, NOTES),
   };
 }
 

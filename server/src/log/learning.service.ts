@@ -1,28 +1,11 @@
-import type { LearntView, Result } from '@hervir/contract';
-import {
-  subjectOf,
-  summary,
-  unknown,
-  withEvidence,
-  withLearnt,
-  type Evidence,
-  type FactorKind,
-  type Observation,
-  type Plan,
-} from '@hervir/core';
+import type { LearntView } from '@hervir/contract';
+import { summary, withLearnt, type Plan } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { LearntEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
-
-/** What one cook adds to what is learnt, or takes away. */
-export interface Lesson {
-  readonly plan: Pick<Plan, 'cooker' | 'meat'>;
-  readonly observation: Observation;
-  readonly result: Result;
-}
-
-const keyOf = (kind: FactorKind, of: string): string => (of === '' ? kind : `${kind}:${of}`);
+import { partsOf, teach, untaught, type Lesson } from './lesson';
 
 function view({ id, kind, of, weights, cooks, off, short, past }: LearntEntity): LearntView {
   return { key: id, kind, of, off, short, past, ...summary({ kind, weights, cooks }) };
@@ -33,15 +16,20 @@ function view({ id, kind, of, weights, cooks, off, short, past }: LearntEntity):
 export class LearningService {
   private known: Promise<LearntView[]> | null = null;
 
-  constructor(private readonly em: EntityManager) {}
+  constructor(
+    private readonly em: EntityManager,
+    private readonly writes: Writes,
+  ) {}
 
   /** Everything learnt: read once, and again when something new was. */
   list(): Promise<LearntView[]> {
-    this.known ??= this.em
+    const asked = (this.known ??= this.em
       .fork()
       .find(LearntEntity, { cooks: { $gt: 0 } }, { orderBy: { id: 'asc' } })
-      .then((found) => found.map(view));
-    return this.known;
+      .then((found) => found.map(view)));
+    // What could not be read is read again.
+    asked.catch(() => this.known === asked && this.forgetCache());
+    return asked;
   }
 
   /** What gives a plan what was learnt of its cooker and its cut. */
@@ -61,39 +49,20 @@ export class LearningService {
   }
 
   /**
-   * Adds what a cook teaches, or takes it away again, inside a transaction. Old cooks are not read: what they said is in
-   * the weights.
+   * Adds what a cook teaches, or takes it away again, inside a transaction.
    *
    * @param em of the transaction
    */
-  async learn(em: EntityManager, { plan, observation, result }: Lesson, sign: 1 | -1): Promise<void> {
-    for (const [kind, evidence] of Object.entries(observation) as [FactorKind, Evidence][]) {
-      const of = subjectOf(kind, plan);
-      const id = keyOf(kind, of);
-      const row =
-        (await em.findOne(LearntEntity, { id })) ??
-        em.create(LearntEntity, {
-          id,
-          kind,
-          of,
-          weights: unknown(kind).weights,
-          cooks: 0,
-          short: 0,
-          past: 0,
-          off: false,
-        });
-      const { weights, cooks } = withEvidence({ kind, weights: row.weights, cooks: row.cooks }, evidence, sign);
-      Object.assign(row, { weights: [...weights], cooks });
-      if (kind !== 'toughness') continue;
-      row.short = Math.max(0, row.short + (result === 'short' ? sign : 0));
-      row.past = Math.max(0, row.past + (result === 'past' ? sign : 0));
+  async learn(em: EntityManager, lesson: Lesson, sign: 1 | -1): Promise<void> {
+    for (const { evidence, ...part } of partsOf(lesson)) {
+      const row = (await em.findOne(LearntEntity, { id: part.id })) ?? em.create(LearntEntity, untaught(part));
+      teach(row, evidence, lesson.result, sign);
     }
-    await em.flush();
     this.known = null;
   }
 
   async switch(key: string, off: boolean): Promise<LearntView> {
-    const found = await this.em.fork().transactional(async (em) => {
+    const found = await this.writes.run(async (em) => {
       const row = await em.findOne(LearntEntity, { id: key });
       if (!row) throw notFound('thing learnt', key);
       row.off = off;
@@ -105,7 +74,7 @@ export class LearningService {
 
   /** Forgets one thing: it begins again at the table. Cooks that come count anew. */
   async reset(key: string): Promise<LearntView> {
-    const found = await this.em.fork().transactional(async (em) => {
+    const found = await this.writes.run(async (em) => {
       const row = await em.findOne(LearntEntity, { id: key });
       if (!row) throw notFound('thing learnt', key);
       const before = view(row);

@@ -1,14 +1,13 @@
 import {
-  readCsvFile,
   readLearntChange,
   readLogChange,
   readLogQuery,
   readPastCook,
   readPhotoFile,
-  readPlan,
   type ImportReport,
   type LearntView,
   type LogCharts,
+  type LogImport,
   type LogItem,
   type LogPage,
   type LogRecord,
@@ -24,11 +23,15 @@ import {
   Post,
   Put,
   Query,
+  Req,
   StreamableFile,
 } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { readLogCsv, writeLogCsv } from '../formats/log-csv';
+import type { Request } from 'express';
+import { writeLogCsv } from '../formats/log-csv';
 import { orBadRequest } from '../security/faults';
+import { Workers } from '../workers/workers';
+import { LogImports } from './imports.service';
 import { LearningService } from './learning.service';
 import { LogService } from './log.service';
 import { PhotosService } from './photos.service';
@@ -39,6 +42,8 @@ export class LogController {
   constructor(
     private readonly log: LogService,
     private readonly photos: PhotosService,
+    private readonly imports: LogImports,
+    private readonly workers: Workers,
   ) {}
 
   @Get()
@@ -63,13 +68,42 @@ export class LogController {
 
   @Post('file.csv')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Read a log in: every line, or none and what is wrong with which' })
-  async readCsv(@Body() body: unknown): Promise<ImportReport> {
-    const { text } = orBadRequest(readCsvFile(body));
-    const { entries, faults } = readLogCsv(text);
-    if (faults.length > 0) return { added: 0, known: 0, faults: faults.slice(0, 100) };
-    const added = await this.log.addFromFile(entries);
-    return { added, known: entries.length - added, faults: [] };
+  @ApiOperation({ summary: 'Read a log in, in one go: every line, or none and what is wrong with which' })
+  async readCsv(@Req() request: Request): Promise<ImportReport> {
+    const { id } = await this.begin(request);
+    await this.imports.settled(id);
+    try {
+      return await this.imports.keep(id);
+    } catch (error) {
+      this.imports.cancel(id);
+      throw error;
+    }
+  }
+
+  @Post('imports')
+  @ApiOperation({ summary: 'Begin to read a log in: text/csv, or JSON that holds it; nothing is kept yet' })
+  begin(@Req() request: Request): Promise<LogImport> {
+    const [language = 'en'] = request.acceptsLanguages();
+    return this.imports.begin(request, request.headers['content-type'] ?? '', language === '*' ? 'en' : language);
+  }
+
+  @Get('imports/:id')
+  @ApiOperation({ summary: 'How far a file has been read, what is new in it, or what is wrong with it' })
+  look(@Param('id') id: string): LogImport {
+    return this.imports.look(id);
+  }
+
+  @Post('imports/:id/keep')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Keep what is new in a file that has been read, all or nothing' })
+  keepImport(@Param('id') id: string): Promise<ImportReport> {
+    return this.imports.keep(id);
+  }
+
+  @Delete('imports/:id')
+  @ApiOperation({ summary: 'Take a file back: nothing of it was kept' })
+  cancel(@Param('id') id: string): LogImport {
+    return this.imports.cancel(id);
   }
 
   @Get(':id/photo')
@@ -83,23 +117,20 @@ export class LogController {
   @ApiOperation({ summary: 'Keep a photo, a JPEG in base64; where and with what it was taken is left out' })
   async keepPhoto(@Param('id') id: string, @Body() body: unknown): Promise<LogItem> {
     const { base64 } = orBadRequest(readPhotoFile(body));
-    await this.log.open(id);
-    await this.photos.keep(id, Buffer.from(base64, 'base64'));
-    return this.log.setPhoto(id, true);
+    return this.log.keepPhoto(id, Buffer.from(base64, 'base64'));
   }
 
   @Delete(':id/photo')
   @ApiOperation({ summary: 'Throw the photo away' })
-  async removePhoto(@Param('id') id: string): Promise<LogItem> {
-    await this.photos.remove(id);
-    return this.log.setPhoto(id, false);
+  removePhoto(@Param('id') id: string): Promise<LogItem> {
+    return this.log.removePhoto(id);
   }
 
   @Post()
   @ApiOperation({ summary: 'Add a past cook by hand; sending the same id again changes nothing' })
-  add(@Body() body: unknown): Promise<LogItem> {
+  async add(@Body() body: unknown): Promise<LogItem> {
     const asked = orBadRequest(readPastCook(body));
-    return this.log.addPast(asked, orBadRequest(readPlan(asked.plan)));
+    return this.log.addPast(asked, orBadRequest(await this.workers.readPlan(asked.plan)));
   }
 
   @Get(':id')

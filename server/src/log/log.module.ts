@@ -2,13 +2,14 @@ import { Module } from '@nestjs/common';
 import { CooksStreamModule } from '../cooks/cooks-stream.module';
 import { LearningService } from './learning.service';
 import { LearningController, LogController } from './log.controller';
+import { LogImports } from './imports.service';
 import { LogService } from './log.service';
 import { PhotosService } from './photos.service';
 
 @Module({
   imports: [CooksStreamModule],
   controllers: [LogController, LearningController],
-  providers: [LogService, LearningService, PhotosService],
+  providers: [LogService, LearningService, PhotosService, LogImports],
   exports: [LogService, LearningService, PhotosService],
 })
 export class LogModule {}

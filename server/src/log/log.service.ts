@@ -1,28 +1,26 @@
 import type { LogChange, LogCharts, LogEntry, LogItem, LogPage, LogQuery, LogRecord, PastCook } from '@hervir/contract';
-import {
-  cookState,
-  cutById,
-  forecast,
-  newPlan,
-  observe,
-  observeByHand,
-  PlanError,
-  type Observation,
-  type Plan,
-} from '@hervir/core';
+import { cookState, observe, observeByHand, type Observation, type Plan } from '@hervir/core';
 import { EntityManager, type FilterQuery } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { Subscription } from 'rxjs';
+import { Loops } from '../background/loops';
 import { nameOf } from '../braises/braises.service';
 import { stored } from '../cooks/stored-event';
 import { CooksStream } from '../cooks/cooks.stream';
 import { CookEntity, CookEventEntity, LogEntryEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
+import { Workers } from '../workers/workers';
 import { columnsOf, entryOf, firstGrade, itemOf } from './entry';
 import { LearningService } from './learning.service';
+import { observedIn } from './lesson';
+import { PhotosService } from './photos.service';
 
 /** A change to a finished cook that changes its line in the log. */
 const TELLING: ReadonlySet<string> = new Set(['finished', 'undone', 'weighed', 'note', 'checked']);
+
+/** What could not be entered is tried again so often, ms. */
+const RETRY_EVERY = 2000;
 
 const ORDER: Readonly<Record<LogQuery['sort'], object>> = {
   newest: { servedAt: 'desc', id: 'asc' },
@@ -41,29 +39,53 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   private readonly heard = new Subscription();
   private chartsKnown: Promise<LogCharts> | null = null;
   /** Cooks are entered one after another: what is learnt is added to, not raced for. */
-  private entering: Promise<unknown> = Promise.resolve();
+  private entering: Promise<void> = Promise.resolve();
+  /** Cooks that are to be entered, and what went wrong with some. */
+  private readonly waiting = new Set<string>();
+  private failures: unknown[] = [];
+  /** Whether the database was looked through for cooks that are not in the log. */
+  private looked = false;
 
   constructor(
     private readonly em: EntityManager,
     private readonly stream: CooksStream,
     private readonly learning: LearningService,
+    private readonly photos: PhotosService,
+    private readonly writes: Writes,
+    private readonly workers: Workers,
+    private readonly loops: Loops,
   ) {}
 
-  async onModuleInit(): Promise<void> {
+  onModuleInit(): void {
     this.heard.add(
       this.stream.events.subscribe(({ cook, event }) => {
-        if (TELLING.has(event.kind)) void this.enterSoon(cook);
+        if (TELLING.has(event.kind)) this.enterSoon(cook);
       }),
     );
-    // Finished before there was a log, or just before the power went.
-    const missing = await this.ask<{ id: string }>(
-      'select `id` from `cook` where `finished_at` is not null and `id` not in (select `id` from `log_entry`)',
-    );
-    for (const { id } of missing) await this.enter(id);
+    this.heard.add(this.stream.replaced.subscribe(() => (this.looked = false)));
+    this.loops.start('log', RETRY_EVERY, () => this.goOn(), 0);
+  }
+
+  /** What is not in the log yet: finished before there was a log, or just before the power went; or it failed. */
+  private async goOn(): Promise<void> {
+    if (!this.looked) {
+      const missing = await this.ask<{ id: string }>(
+        'select `id` from `cook` where `finished_at` is not null and `id` not in (select `id` from `log_entry`)',
+      );
+      for (const { id } of missing) this.waiting.add(id);
+      await this.photos.tidy(
+        new Set((await this.ask<{ id: string }>('select `id` from `log_entry` where `photo`')).map(({ id }) => id)),
+      );
+      this.looked = true;
+    }
+    if (this.waiting.size === 0) return;
+    await this.enterAll();
+    const [failure] = this.failures;
+    if (failure !== undefined) throw failure;
   }
 
   private async ask<T>(sql: string): Promise<T[]> {
-    const found: unknown = await this.em.fork().getConnection().execute(sql, [], 'all');
+    const found: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
     return found as T[];
   }
 
@@ -76,15 +98,36 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     await this.entering;
   }
 
-  private enterSoon(id: string): Promise<void> {
-    const mine = this.entering.then(() => this.enter(id));
-    this.entering = mine.catch(() => undefined);
-    return mine.catch(() => undefined);
+  private enterSoon(id: string): void {
+    this.waiting.add(id);
+    void this.enterAll();
+  }
+
+  /** Enters what waits, one after another: what is learnt is added to, not raced for. What fails waits for the next turn. */
+  private enterAll(): Promise<void> {
+    this.entering = this.entering.then(async () => {
+      this.failures = [];
+      for (const id of [...this.waiting]) {
+        this.waiting.delete(id);
+        try {
+          await this.enter(id);
+        } catch (error) {
+          this.waiting.add(id);
+          this.failures.push(error);
+        }
+      }
+    });
+    return this.entering;
   }
 
   /** Writes a finished cook into the log, or takes it out again where it is not finished any more. */
   private async enter(id: string): Promise<void> {
-    await this.em.fork().transactional(async (em) => {
+    const there = await this.em.fork().findOne(CookEntity, { id }, { disableIdentityMap: true });
+    if (!there) return;
+    // Its plan is never changed: what is reckoned of it can be reckoned before anything is written.
+    const reckoned =
+      there.finishedAt === null ? null : await this.workers.run('forecast', { plan: there.plan, units: there.units });
+    await this.writes.run(async (em) => {
       const cook = await em.findOne(CookEntity, { id });
       if (!cook) return;
       const before = await em.findOne(LogEntryEntity, { id });
@@ -97,7 +140,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       const state = cookState(cook.guide, events, Date.parse(cook.finishedAt));
       const grade = firstGrade(events);
       const observation = observedIn(cook.plan, () => observe(cook.plan, state, grade));
-      const fresh = entryOf(cook, forecast(cook.plan, cook.units), state, grade);
+      const fresh = entryOf(cook, reckoned?.ok === true ? reckoned.value : null, state, grade);
       // What was said of it afterwards stays.
       const entry = before ? { ...fresh, outcome: before.entry.outcome } : fresh;
       const columns = columnsOf(entry, cook.plan, observation);
@@ -109,6 +152,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
 
   private changed(): void {
     this.chartsKnown = null;
+    this.learning.forgetCache();
   }
 
   async list(query: LogQuery): Promise<LogPage> {
@@ -176,30 +220,21 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       outcome: { moistness: null, sauce: null, vegetables: {} },
       notes,
     };
-    const [item] = await this.add([{ entry, plan, observation: observedIn(plan, () => observeByHand(plan, grade)) }]);
+    const item = await this.add(
+      entry,
+      plan,
+      observedIn(plan, () => observeByHand(plan, grade)),
+    );
     return item ?? (await this.open(id)).item;
   }
 
-  /** Adds entries that are not there yet, all or none. */
-  async add(
-    entries: readonly { readonly entry: LogEntry; readonly plan: Plan; readonly observation: Observation }[],
-  ): Promise<LogItem[]> {
-    const added = await this.em.fork().transactional(async (em) => {
-      const there = await em.find(
-        LogEntryEntity,
-        { id: { $in: entries.map(({ entry }) => entry.id) } },
-        { fields: ['id'] },
-      );
-      const known = new Set(there.map(({ id }) => id));
-      const items: LogItem[] = [];
-      for (const { entry, plan, observation } of entries) {
-        if (known.has(entry.id)) continue;
-        known.add(entry.id);
-        const row = em.create(LogEntryEntity, { ...columnsOf(entry, plan, observation), photo: false });
-        await this.learning.learn(em, row, 1);
-        items.push(itemOf(row));
-      }
-      return items;
+  /** Adds an entry where it is not there yet. */
+  private async add(entry: LogEntry, plan: Plan, observation: Observation): Promise<LogItem | null> {
+    const added = await this.writes.run(async (em) => {
+      if ((await em.count(LogEntryEntity, { id: entry.id })) > 0) return null;
+      const row = em.create(LogEntryEntity, { ...columnsOf(entry, plan, observation), photo: false });
+      await this.learning.learn(em, row, 1);
+      return itemOf(row);
     });
     this.changed();
     return added;
@@ -207,7 +242,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
 
   /** Changes what was said of a cook; what was learnt from it changes along. */
   async change(id: string, change: LogChange): Promise<LogItem> {
-    const item = await this.em.fork().transactional(async (em) => {
+    const item = await this.writes.run(async (em) => {
       const row = await em.findOne(LogEntryEntity, { id });
       if (!row) throw notFound('log entry', id);
       const known = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
@@ -237,7 +272,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
 
   /** Takes a cook out of the log, with all that happened in it and what was learnt from it. */
   async remove(id: string): Promise<LogItem> {
-    const item = await this.em.fork().transactional(async (em) => {
+    const item = await this.writes.run(async (em) => {
       const row = await em.findOne(LogEntryEntity, { id });
       if (!row) throw notFound('log entry', id);
       await this.learning.learn(em, row, -1);
@@ -247,35 +282,38 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       return itemOf(row);
     });
     this.changed();
+    await this.photos.remove(id);
     return item;
   }
 
-  /** Adds entries of a file whose plans are only what the entry says; those that are there are left alone. */
-  async addFromFile(entries: readonly LogEntry[]): Promise<number> {
-    const known: { entry: LogEntry; plan: Plan; observation: Observation }[] = [];
-    for (const entry of entries) {
-      const plan = planOf(entry);
-      const { grade } = entry;
-      // A cook of a file teaches its cut by minutes and grade, as one added by hand.
-      const observation = grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
-      known.push({ entry, plan, observation });
-      // A file of thousands takes a while: whoever stands at a pot meanwhile is answered in between.
-      if (known.length % 10 === 0) await new Promise((resolve) => setImmediate(resolve));
-    }
-    return (await this.add(known)).length;
+  /** Keeps a photo of a cook. */
+  async keepPhoto(id: string, bytes: Buffer): Promise<LogItem> {
+    await this.open(id);
+    await this.writes.alone(() => this.photos.keep(id, bytes));
+    return this.setPhoto(id, true);
   }
 
-  async setPhoto(id: string, there: boolean): Promise<LogItem> {
-    const em = this.em.fork();
-    const changed = await em.nativeUpdate(LogEntryEntity, { id }, { photo: there });
-    if (changed === 0) throw notFound('log entry', id);
-    return (await this.open(id)).item;
+  async removePhoto(id: string): Promise<LogItem> {
+    const item = await this.setPhoto(id, false);
+    await this.photos.remove(id);
+    return item;
+  }
+
+  private setPhoto(id: string, there: boolean): Promise<LogItem> {
+    return this.writes.run(async (em) => {
+      const row = await em.findOne(LogEntryEntity, { id });
+      if (!row) throw notFound('log entry', id);
+      row.photo = there;
+      return itemOf(row);
+    });
   }
 
   /** Figures for the charts: read once, and again only when the log has changed. */
   charts(): Promise<LogCharts> {
-    this.chartsKnown ??= this.drawCharts();
-    return this.chartsKnown;
+    const asked = (this.chartsKnown ??= this.drawCharts());
+    // What could not be read is read again.
+    asked.catch(() => this.chartsKnown === asked && (this.chartsKnown = null));
+    return asked;
   }
 
   private async drawCharts(): Promise<LogCharts> {
@@ -305,30 +343,5 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   /** Read anew after everything has been put back. */
   forgetCache(): void {
     this.changed();
-    this.learning.forgetCache();
-  }
-}
-
-/** As much of a plan as an entry knows. */
-function planOf(entry: LogEntry): Plan {
-  const plan = newPlan({ cut: entry.cut, form: entry.form, grams: entry.boughtG });
-  return {
-    ...plan,
-    name: entry.name,
-    target: entry.wanted,
-    meat: { ...plan.meat, trimGrams: entry.trimmedG === null ? 0 : Math.max(0, entry.boughtG - entry.trimmedG) },
-    cooker: { ...plan.cooker, name: entry.cooker },
-    pressureMinutes: entry.pressure.actual ?? entry.pressure.planned,
-  };
-}
-
-/** What a cook says; nothing where its plan cannot be reckoned any more. */
-function observedIn(plan: Plan, work: () => Observation): Observation {
-  try {
-    cutById(plan.meat.cut);
-    return work();
-  } catch (error) {
-    if (error instanceof PlanError || error instanceof RangeError) return {};
-    throw error;
   }
 }

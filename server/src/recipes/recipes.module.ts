@@ -1,6 +1,6 @@
 import { readRecipeFile, type RecipeReading } from '@hervir/contract';
 import { DEFAULT_COOKER } from '@hervir/core';
-import { BadRequestException, Body, Controller, HttpCode, Module, Post } from '@nestjs/common';
+import { Body, Controller, HttpCode, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { CookersModule } from '../cookers/cookers.module';
 import { CookersService } from '../cookers/cookers.service';
@@ -9,7 +9,7 @@ import { LogModule } from '../log/log.module';
 import { orBadRequest } from '../security/faults';
 import { SettingsModule } from '../settings/settings.module';
 import { SettingsService } from '../settings/settings.service';
-import { readRecipe } from './read-recipe';
+import { Workers } from '../workers/workers';
 
 @ApiTags('recipes')
 @Controller('api/recipes')
@@ -18,6 +18,7 @@ export class RecipesController {
     private readonly cookers: CookersService,
     private readonly settings: SettingsService,
     private readonly learning: LearningService,
+    private readonly workers: Workers,
   ) {}
 
   @Post('read')
@@ -27,27 +28,16 @@ export class RecipesController {
   })
   async read(@Body() body: unknown): Promise<RecipeReading> {
     const { text, cookerId, corrections } = orBadRequest(readRecipeFile(body));
-    const [settings, cookers, taught] = await Promise.all([
+    const [settings, cookers, learnt] = await Promise.all([
       this.settings.read(),
       this.cookers.list(),
-      this.learning.taught(),
+      this.learning.list(),
     ]);
     const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
-    const given = {
-      cooker: chosen?.cooker ?? DEFAULT_COOKER,
-      kitchen: settings.kitchen,
-      confidence: settings.confidence,
-      taught,
-    };
-    try {
-      return readRecipe(text, given, corrections);
-    } catch (error) {
-      // A correction that names nothing of the larder.
-      if (!(error instanceof RangeError)) throw error;
-      throw new BadRequestException({
-        faults: [{ path: 'corrections', problem: error.message.slice(0, 200), allowed: 'something of the larder' }],
-      });
-    }
+    const { kitchen, confidence } = settings;
+    const cooker = chosen?.cooker ?? DEFAULT_COOKER;
+    const given = { text, corrections, cooker, kitchen, confidence, learnt };
+    return orBadRequest(await this.workers.run('readRecipe', given));
   }
 }
 

@@ -11,6 +11,8 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { PinoLogger } from 'nestjs-pino';
+import { FolderGone } from '../database/data-folder';
+import { UnkeepableRow } from '../database/kept-rows';
 
 /** What a reader found, or a 400 with every fault. */
 export function orBadRequest<T>(read: Read<T>): T {
@@ -72,6 +74,16 @@ interface DiskError {
  * what it wanted to send, and sends it again.
  */
 export function diskFault(error: unknown): { status: number; fault: Fault } | undefined {
+  if (error instanceof FolderGone) {
+    return {
+      status: 503,
+      fault: {
+        path: '',
+        problem: 'the data folder of Hervir’s machine was removed or renamed; nothing was changed',
+        allowed: 'the folder put back and Hervir started again',
+      },
+    };
+  }
   const { code = '', message = '' } = error as DiskError;
   const says = (pattern: RegExp): boolean => pattern.test(code) || pattern.test(message);
   if (says(/SQLITE_FULL|ENOSPC|EDQUOT|disk is full/)) {
@@ -129,6 +141,11 @@ export class FaultFilter implements ExceptionFilter {
       response
         .status(409)
         .json({ faults: [{ path: 'id', problem: 'is taken by something else', allowed: 'a new UUID' }] });
+      return;
+    }
+    if (error instanceof UnkeepableRow) {
+      this.log.error({ err: error }, 'something was not kept that could not be read back');
+      response.status(422).json({ faults: error.faults });
       return;
     }
     const disk = diskFault(error);

@@ -2,13 +2,17 @@ import { readSettings, type Settings } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { SettingsEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 
 const THE_ROW = 1;
 
 /** What the cook sets once for the kitchen. */
 @Injectable()
 export class SettingsService {
-  constructor(private readonly em: EntityManager) {}
+  constructor(
+    private readonly em: EntityManager,
+    private readonly writes: Writes,
+  ) {}
 
   /** As kept, with the defaults that have come since. */
   async read(): Promise<Settings> {
@@ -20,7 +24,11 @@ export class SettingsService {
   }
 
   async save(settings: Settings): Promise<Settings> {
-    await this.em.fork().upsert(SettingsEntity, { id: THE_ROW, settings });
-    return settings;
+    return this.writes.run(async (em) => {
+      const row = await em.findOne(SettingsEntity, { id: THE_ROW });
+      if (row) row.settings = settings;
+      else em.create(SettingsEntity, { id: THE_ROW, settings });
+      return settings;
+    });
   }
 }

@@ -1,22 +1,31 @@
 import type { CookLink, CookRecord } from '@hervir/contract';
-import { forecast, SimulatedCook, type CookerCommand, type CookEvent, type Refusal } from '@hervir/core';
+import { SimulatedCook, type CookerCommand, type CookEvent, type Refusal } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
+import { PinoLogger } from 'nestjs-pino';
 import { Subscription } from 'rxjs';
+import { Loops, type Loop } from '../background/loops';
+import { advanceInSlices } from '../background/slices';
 import { Clock } from '../clock';
 import { CooksService } from '../cooks/cooks.service';
 import { CooksStream } from '../cooks/cooks.stream';
 import { CookEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
+import { Workers } from '../workers/workers';
 import { SimulatedCooker } from './simulated-cooker';
 
 /** How often a linked cooker goes on, ms. */
 const TICK = 500;
+/** A cook is over within a day and a half; a cooker goes no further, s. */
+const LONGEST_S = 36 * 3600;
 
 interface Linked {
   readonly cooker: SimulatedCooker;
-  /** Events the run has taken in, or made itself. */
+  /** Events the run has taken in, or made itself and told. */
   readonly known: Set<string>;
+  /** What is being done with the run: one thing after another. */
+  busy: Promise<void>;
 }
 
 /**
@@ -26,28 +35,60 @@ interface Linked {
 @Injectable()
 export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
   private readonly linked = new Map<string, Linked>();
-  private timer: ReturnType<typeof setInterval> | undefined;
+  private loop: Loop | undefined;
   private readonly heard = new Subscription();
-  private ticking = false;
 
   constructor(
     private readonly em: EntityManager,
     private readonly clock: Clock,
     private readonly cooks: CooksService,
     private readonly stream: CooksStream,
+    private readonly writes: Writes,
+    private readonly workers: Workers,
+    private readonly loops: Loops,
+    private readonly log: PinoLogger,
   ) {}
 
-  async onModuleInit(): Promise<void> {
+  onModuleInit(): void {
     this.heard.add(this.stream.events.subscribe(({ cook, event }) => this.take(cook, event)));
-    const found = await this.em.fork().find(CookEntity, { finishedAt: null, link: 'simulated' });
-    for (const { id } of found) this.open(await this.cooks.open(id));
-    this.timer = setInterval(() => void this.tick(), TICK);
+    this.heard.add(this.stream.replaced.subscribe(() => this.begin()));
+    this.begin();
   }
 
-  onModuleDestroy(): void {
-    clearInterval(this.timer);
+  async onModuleDestroy(): Promise<void> {
     this.heard.unsubscribe();
+    await this.loop?.stop();
+    this.closeAll();
+  }
+
+  /** Links what is to be linked, and then goes on; tried again by the loop where it fails. */
+  private begin(): void {
+    this.closeAll();
+    let found = false;
+    const before = this.loop?.stop();
+    this.loop = this.loops.start(
+      'linked cooks',
+      TICK,
+      async () => {
+        await before;
+        if (!found) await this.findAll();
+        found = true;
+        await this.tick();
+      },
+      0,
+    );
+  }
+
+  private async findAll(): Promise<void> {
+    const rows = await this.em
+      .fork()
+      .find(CookEntity, { finishedAt: null, link: 'simulated' }, { fields: ['id'], disableIdentityMap: true });
+    for (const { id } of rows) if (!this.linked.has(id)) await this.open(await this.cooks.open(id));
+  }
+
+  private closeAll(): void {
     for (const { cooker } of this.linked.values()) cooker.close();
+    this.linked.clear();
   }
 
   linkOf(id: string): CookLink {
@@ -58,14 +99,19 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
   async link(id: string, on: boolean): Promise<CookLink> {
     const record = await this.cooks.open(id);
     if (on && record.finishedAt !== null) throw conflict(record.events.length, record);
-    await this.em.fork().nativeUpdate(CookEntity, { id }, { link: on ? 'simulated' : null });
-    if (on && !this.linked.has(id)) this.open(record);
-    if (!on) {
-      this.linked.get(id)?.cooker.close();
-      this.linked.delete(id);
-    }
+    await this.writes.run(async (em) => {
+      const row = await em.findOne(CookEntity, { id });
+      if (row) row.link = on ? 'simulated' : null;
+    });
+    if (on && !this.linked.has(id)) await this.open(record);
+    if (!on) this.letGo(id);
     this.stream.changed(id);
     return this.linkOf(id);
+  }
+
+  private letGo(id: string): void {
+    this.linked.get(id)?.cooker.close();
+    this.linked.delete(id);
   }
 
   /** A command to the cooker of a linked cook. */
@@ -83,19 +129,34 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
   }
 
   /** The cooker of a cook, brought to where the cook is. */
-  private open(record: CookRecord): void {
-    const run = new SimulatedCook(forecast(record.plan, record.units), record.guide, {
+  private async open(record: CookRecord): Promise<void> {
+    const run = new SimulatedCook(await this.workers.forecast(record.plan, record.units), record.guide, {
       seed: 1,
       scatter: false,
       startMs: Date.parse(record.startedAt),
       faults: [],
       handsTakeTime: false,
     });
+    if (this.linked.has(record.id)) return;
     const cooker = new SimulatedCooker(run, { speed: 1, slowForHands: false, paused: false });
-    const linked: Linked = { cooker, known: new Set() };
+    const linked: Linked = { cooker, known: new Set(), busy: Promise.resolve() };
     this.linked.set(record.id, linked);
     const inOrder = [...record.events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
     for (const event of inOrder) this.take(record.id, event);
+    await linked.busy;
+  }
+
+  /** Does something with a run after what is being done with it; what fails there is written down, and ends nothing. */
+  private next(linked: Linked, work: () => Promise<void>): Promise<void> {
+    linked.busy = linked.busy
+      .then(work)
+      .catch((error: unknown) => this.log.error({ err: error }, 'a linked cooker did not follow its cook'));
+    return linked.busy;
+  }
+
+  /** Brings a run to a moment of the kitchen's clock, and no further than a cook can last. */
+  private async bring(run: SimulatedCook, atMs: number): Promise<void> {
+    await advanceInSlices(run, Math.min(LONGEST_S, (atMs - run.setup.startMs) / 1000));
   }
 
   /** Something was told of the cook: the run goes on to that moment, and its hands do it. */
@@ -103,33 +164,40 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
     const linked = this.linked.get(id);
     if (!linked || linked.known.has(event.id)) return;
     linked.known.add(event.id);
-    const { run } = linked.cooker;
-    run.advanceTo((Date.parse(event.at) - run.setup.startMs) / 1000);
-    run.follow(event);
-    linked.cooker.tell();
+    void this.next(linked, async () => {
+      const { run } = linked.cooker;
+      await this.bring(run, Date.parse(event.at));
+      run.follow(event);
+      linked.cooker.tell();
+      if (event.kind === 'finished') this.letGo(id);
+    });
   }
 
   private async tick(): Promise<void> {
-    if (this.ticking) return;
-    this.ticking = true;
-    try {
-      for (const [id, { cooker }] of this.linked) {
-        cooker.run.advanceTo((this.clock.nowMs() - cooker.run.setup.startMs) / 1000);
-        cooker.tell();
-        await this.passOn(id);
-      }
-    } finally {
-      this.ticking = false;
+    const failures: unknown[] = [];
+    for (const [id, linked] of this.linked) {
+      await this.next(linked, async () => {
+        await this.bring(linked.cooker.run, this.clock.nowMs());
+        linked.cooker.tell();
+      });
+      await this.passOn(id).catch((error: unknown) => failures.push(error));
     }
+    if (failures.length > 0) throw failures[0];
   }
 
-  /** What the cooker told by itself goes into the cook. */
+  /** What the cooker told by itself goes into the cook; what could not be kept is tried again. */
   private async passOn(id: string): Promise<void> {
     const linked = this.linked.get(id);
     if (!linked) return;
     const fresh = linked.cooker.run.events.filter((event) => !linked.known.has(event.id));
     if (fresh.length === 0) return;
+    // Known before they are kept: what is kept is heard again, and was done already.
     for (const event of fresh) linked.known.add(event.id);
-    await this.cooks.happened(id, fresh);
+    try {
+      await this.cooks.happened(id, fresh);
+    } catch (error) {
+      for (const event of fresh) linked.known.delete(event.id);
+      throw error;
+    }
   }
 }

@@ -1,7 +1,6 @@
 import {
   readAct,
   readPace,
-  readPlan,
   readStartRehearsal,
   type ActAnswer,
   type Reading,
@@ -26,6 +25,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { concat, finalize, map, merge, of, type Observable } from 'rxjs';
 import { lastEvent } from '../cooks/last-event';
 import { notFound, orBadRequest } from '../security/faults';
+import { Workers } from '../workers/workers';
 import { RehearsalsService } from './rehearsals.service';
 
 /** A browser that lost the stream asks again after so long, ms. */
@@ -35,7 +35,10 @@ const INSTRUMENTS = ['probe-meat', 'probe-liquid', 'scale'] as const;
 @ApiTags('rehearsals')
 @Controller('api/rehearsals')
 export class RehearsalsController {
-  constructor(private readonly rehearsals: RehearsalsService) {}
+  constructor(
+    private readonly rehearsals: RehearsalsService,
+    private readonly workers: Workers,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'Rehearsals, the last first; kept apart from real cooks' })
@@ -45,9 +48,9 @@ export class RehearsalsController {
 
   @Post()
   @ApiOperation({ summary: 'Begin a rehearsal of a plan, or an exercise; sending the same id again changes nothing' })
-  start(@Body() body: unknown): Promise<RehearsalRecord> {
+  async start(@Body() body: unknown): Promise<RehearsalRecord> {
     const asked = orBadRequest(readStartRehearsal(body));
-    const plan = asked.plan === undefined ? null : orBadRequest(readPlan(asked.plan));
+    const plan = asked.plan === undefined ? null : orBadRequest(await this.workers.readPlan(asked.plan));
     return this.rehearsals.start(asked, plan);
   }
 
@@ -88,15 +91,16 @@ export class RehearsalsController {
   async stream(@Param('id') id: string, @Headers('last-event-id') last?: string): Promise<Observable<MessageEvent>> {
     const { cooker, news, now } = await this.rehearsals.follow(id);
     const leave = cooker.watch();
-    const frames = cooker.telemetry(lastEvent(last)).pipe(
-      map((list) => ({
-        type: 'frames',
-        id: String(list.at(-1)?.seq ?? ''),
-        retry: RETRY,
-        data: { frames: list, ...this.rehearsals.clockOf(cooker) },
-      })),
+    const after = lastEvent(last);
+    // Every message says the last frame there is on the other side by then: a stream that was cut off resumes there.
+    let sent = after === null ? '' : String(after);
+    const frames = cooker.telemetry(after).pipe(
+      map((list) => {
+        sent = String(list.at(-1)?.seq ?? sent);
+        return { type: 'frames', id: sent, retry: RETRY, data: { frames: list, ...this.rehearsals.clockOf(cooker) } };
+      }),
     );
-    const told = concat(of(now), news).pipe(map((data) => ({ type: 'now', data })));
+    const told = concat(of(now), news).pipe(map((data) => ({ type: 'now', id: sent, data })));
     return merge(told, frames).pipe(finalize(leave));
   }
 

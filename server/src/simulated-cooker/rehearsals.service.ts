@@ -15,8 +15,6 @@ import {
   DEFAULT_COOKER,
   DEFAULT_KITCHEN,
   exerciseById,
-  forecast,
-  guideOf,
   markOf,
   potMinute,
   printerFor,
@@ -28,13 +26,19 @@ import {
 } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
-import { Subject, type Observable } from 'rxjs';
+import { PinoLogger } from 'nestjs-pino';
+import { Subject, Subscription, type Observable } from 'rxjs';
 import { BraisesService, nameOf } from '../braises/braises.service';
 import { Clock } from '../clock';
+import { Loops, type Loop } from '../background/loops';
+import { advanceInSlices } from '../background/slices';
+import { CooksStream } from '../cooks/cooks.stream';
 import { RehearsalActEntity, RehearsalEntity } from '../database/entities';
+import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
+import { Workers } from '../workers/workers';
 import { SimulatedCooker } from './simulated-cooker';
 
 /** Real time goes by in ticks, ms. */
@@ -84,7 +88,8 @@ const rehearsed = (plan: Plan): Plan => ({
 @Injectable()
 export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   private readonly live = new Map<string, Promise<Live>>();
-  private timer: ReturnType<typeof setInterval> | undefined;
+  private loop: Loop | undefined;
+  private readonly heard = new Subscription();
   private last = performance.now();
 
   constructor(
@@ -93,20 +98,43 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     private readonly braises: BraisesService,
     private readonly settings: SettingsService,
     private readonly learning: LearningService,
+    private readonly writes: Writes,
+    private readonly workers: Workers,
+    private readonly loops: Loops,
+    private readonly stream: CooksStream,
+    private readonly log: PinoLogger,
   ) {}
 
   onModuleInit(): void {
-    this.timer = setInterval(() => void this.tick(), TICK);
+    this.loop = this.loops.start('rehearsals', TICK, () => this.tick());
+    // What was put in their place has rehearsals of its own.
+    this.heard.add(this.stream.replaced.subscribe(() => this.forgetAll()));
   }
 
   async onModuleDestroy(): Promise<void> {
-    clearInterval(this.timer);
+    this.heard.unsubscribe();
+    await this.loop?.stop();
     for (const opening of this.live.values()) {
-      const live = await opening;
+      const live = await opening.catch(() => null);
+      if (!live) continue;
       live.cooker.close();
       live.news.complete();
-      await this.note(live);
+      // A disk that is full at the end costs a rehearsal its last seconds, not the server its orderly stop.
+      await this.note(live).catch((error: unknown) => this.log.error({ err: error }, 'a rehearsal was not noted'));
     }
+  }
+
+  private forgetAll(): void {
+    for (const opening of this.live.values()) {
+      void opening.then(
+        ({ cooker, news }) => {
+          cooker.close();
+          news.complete();
+        },
+        () => undefined,
+      );
+    }
+    this.live.clear();
   }
 
   async list(): Promise<RehearsalSummary[]> {
@@ -133,7 +161,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
       (await this.learning.apply(sent ?? (await this.braises.open(braiseId ?? '')).plan));
     const plan = rehearsed(own);
     const { units } = await this.settings.read();
-    const f = forecast(plan, units);
+    const f = await this.workers.forecast(plan, units);
     const now = this.clock.nowMs();
     const setup: SimulatedSetup = {
       seed: seed ?? Math.floor(Math.random() * 0xffffffff),
@@ -142,7 +170,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
       faults: asked?.faults ?? faults,
       handsTakeTime: true,
     };
-    await this.em.fork().transactional((em) => {
+    await this.writes.run((em) => {
       em.create(RehearsalEntity, {
         id,
         name: nameOf(plan),
@@ -186,9 +214,9 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
       try {
         if (live.entity.finishedAt !== null) return 'The rehearsal is over.';
         const atS = live.cooker.run.seconds;
-        const em = this.em.fork();
-        em.create(RehearsalActEntity, { rehearsalId: id, atS, act } as RehearsalActEntity);
-        await em.flush();
+        await this.writes.run((em) =>
+          Promise.resolve(em.create(RehearsalActEntity, { rehearsalId: id, atS, act } as RehearsalActEntity)),
+        );
         const refused = perform(live.cooker.run, act);
         live.cooker.tell();
         // A hand may decide it without an event: a lid that is opened at the panel.
@@ -221,12 +249,12 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   }
 
   async remove(id: string): Promise<RehearsalSummary> {
-    const em = this.em.fork();
-    const entity = await em.findOne(RehearsalEntity, { id });
-    if (!entity) throw notFound('rehearsal', id);
-    await em.transactional(async (inner) => {
-      await inner.nativeDelete(RehearsalActEntity, { rehearsalId: id });
-      await inner.nativeDelete(RehearsalEntity, { id });
+    const entity = await this.writes.run(async (em) => {
+      const found = await em.findOne(RehearsalEntity, { id });
+      if (!found) throw notFound('rehearsal', id);
+      await em.nativeDelete(RehearsalActEntity, { rehearsalId: id });
+      await em.nativeDelete(RehearsalEntity, { id });
+      return found;
     });
     const live = await this.live.get(id);
     this.live.delete(id);
@@ -267,16 +295,16 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     const acts = await em.find(RehearsalActEntity, { rehearsalId: id }, { orderBy: { seq: 'asc' } });
     const read = parsePlan(entity.plan);
     const plan = read.ok ? read.value : entity.plan;
-    const f = forecast(plan, entity.units);
-    const run = new SimulatedCook(f, guideOf(f, printerFor(entity.units)), entity.setup);
+    const { forecast, guide } = await this.workers.guide(plan, entity.units);
+    const run = new SimulatedCook(forecast, guide, entity.setup);
     run.begin();
     const from = entity.exercise === null ? null : exerciseById(entity.exercise).from;
     if (from) steadyHand(run, from);
     for (const { atS, act } of acts) {
-      run.advanceTo(atS);
+      await advanceInSlices(run, atS);
       perform(run, act);
     }
-    run.advanceTo(entity.seconds);
+    await advanceInSlices(run, entity.seconds);
     const paused = acts.length > 0 || entity.finishedAt !== null;
     return {
       entity,
@@ -339,34 +367,44 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
 
   private async note({ entity, cooker }: Live): Promise<void> {
     const { id, mark, finishedAt, debrief: said } = entity;
-    entity.seconds = cooker.run.seconds;
-    await this.em
-      .fork()
-      .nativeUpdate(RehearsalEntity, { id }, { seconds: entity.seconds, mark, finishedAt, debrief: said });
+    const { seconds } = cooker.run;
+    await this.writes.run(async (em) => {
+      const row = await em.findOne(RehearsalEntity, { id });
+      // Thrown away in between.
+      if (row) Object.assign(row, { seconds, mark, finishedAt, debrief: said });
+    });
+    entity.seconds = seconds;
   }
 
   private async tick(): Promise<void> {
     const at = performance.now();
     const seconds = (at - this.last) / 1000;
     this.last = at;
+    const failures: unknown[] = [];
     for (const [id, opening] of this.live) {
-      const live = await opening.catch(() => null);
+      // One that is still being rebuilt keeps nobody waiting.
+      const live = await Promise.race([opening, null]).catch(() => null);
       if (!live || live.writing) continue;
-      // Nobody watches: it stands still until somebody does.
-      if (live.cooker.listeners > 0) {
-        live.seen = at;
-        live.cooker.tick(Math.min(1, seconds));
-        if (!live.cooker.pace.paused) await this.judge(live, false);
-        this.tellNews(live);
-      } else if (at - live.seen > FORGET_AFTER) {
-        this.live.delete(id);
-        await this.note(live);
-        continue;
-      }
-      if (at - live.noted > NOTE_EVERY && live.cooker.run.seconds !== live.entity.seconds) {
-        live.noted = at;
-        await this.note(live);
-      }
+      await this.goOn(id, live, at, seconds).catch((error: unknown) => failures.push(error));
+    }
+    if (failures.length > 0) throw failures[0];
+  }
+
+  private async goOn(id: string, live: Live, at: number, seconds: number): Promise<void> {
+    // Nobody watches: it stands still until somebody does.
+    if (live.cooker.listeners > 0) {
+      live.seen = at;
+      live.cooker.tick(Math.min(1, seconds));
+      if (!live.cooker.pace.paused) await this.judge(live, false);
+      this.tellNews(live);
+    } else if (at - live.seen > FORGET_AFTER) {
+      await this.note(live);
+      this.live.delete(id);
+      return;
+    }
+    if (at - live.noted > NOTE_EVERY && live.cooker.run.seconds !== live.entity.seconds) {
+      live.noted = at;
+      await this.note(live);
     }
   }
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { BraisesModule } from '../braises/braises.module';
+import { CooksStreamModule } from '../cooks/cooks-stream.module';
 import { CooksModule } from '../cooks/cooks.module';
 import { LogModule } from '../log/log.module';
 import { SettingsModule } from '../settings/settings.module';
@@ -9,7 +10,7 @@ import { RehearsalsController } from './rehearsals.controller';
 import { RehearsalsService } from './rehearsals.service';
 
 @Module({
-  imports: [BraisesModule, CooksModule, LogModule, SettingsModule],
+  imports: [BraisesModule, CooksModule, CooksStreamModule, LogModule, SettingsModule],
   controllers: [RehearsalsController, LinkedCooksController],
   providers: [RehearsalsService, LinkedCooks],
 })

@@ -1,0 +1,77 @@
+/**
+ * What is done beside the thread that answers requests, by name. Every job takes and gives plain data; what a cook can mend
+ * comes back as faults and is not thrown, since errors lose their kind on the way between threads.
+ */
+import { faultOfPlanError, readPlan as readPlanNow, type Read, type RecipeReading } from '@hervir/contract';
+import {
+  forecast as forecastNow,
+  guideOf,
+  PlanError,
+  printerFor,
+  withLearnt,
+  type Cooker,
+  type Forecast,
+  type Guide,
+  type Kitchen,
+  type LearntRow,
+  type Plan,
+  type UnitSystem,
+} from '@hervir/core';
+import type { TakenAs } from '../recipes/ingredient-words';
+import { readRecipe as readRecipeNow } from '../recipes/read-recipe';
+
+export { makeBackup } from '../backup/make-backup';
+export { checkBackup, putBackup } from '../backup/put-backup';
+export { checkCsv, keepCsv, observeCsv } from '../log/csv-jobs';
+
+/** Reads a plan and reckons it. */
+export const readPlan = (input: unknown): Read<Plan> => readPlanNow(input);
+
+/** What is reckoned, or the field for which it cannot be: a kept plan may be one that this Hervir refuses. */
+function reckoned<T>(work: () => T): Read<T> {
+  try {
+    return { ok: true, value: work() };
+  } catch (error) {
+    if (error instanceof PlanError) return { ok: false, faults: [faultOfPlanError(error)] };
+    throw error;
+  }
+}
+
+/** A forecast of a plan. */
+export const forecast = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Forecast> =>
+  reckoned(() => forecastNow(plan, units));
+
+/** A forecast with the guide through its cook. */
+export const guide = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Reckoned> =>
+  reckoned(() => {
+    const found = forecastNow(plan, units);
+    return { forecast: found, guide: guideOf(found, printerFor(units)) };
+  });
+
+/** What a cook begins with. */
+export interface Reckoned {
+  readonly forecast: Forecast;
+  readonly guide: Guide;
+}
+
+/** What a recipe is read with. */
+export interface RecipeGiven {
+  readonly text: string;
+  readonly corrections: Readonly<Record<string, TakenAs>>;
+  readonly cooker: Cooker;
+  readonly kitchen: Kitchen;
+  readonly confidence: number;
+  readonly learnt: readonly LearntRow[];
+}
+
+/** Reads a recipe; a correction that names nothing of the larder is a fault. */
+export function readRecipe({ text, corrections, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
+  try {
+    const taught = (plan: Plan): Plan => withLearnt(plan, { rows: learnt });
+    return { ok: true, value: readRecipeNow(text, { ...given, taught }, corrections) };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    const fault = { path: 'corrections', problem: error.message.slice(0, 200), allowed: 'something of the larder' };
+    return { ok: false, faults: [fault] };
+  }
+}

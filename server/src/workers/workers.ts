@@ -1,0 +1,116 @@
+import { existsSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import type { Transferable } from 'node:worker_threads';
+import type { Read } from '@hervir/contract';
+import type { Forecast, Plan, UnitSystem } from '@hervir/core';
+import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import { orBadRequest } from '../security/faults';
+import type * as jobs from './jobs';
+
+type Jobs = typeof jobs;
+/** What can be done beside the thread that answers requests. */
+export type JobName = { [K in keyof Jobs]: Jobs[K] extends (input: never) => unknown ? K : never }[keyof Jobs];
+type Input<K extends JobName> = Parameters<Jobs[K]>[0];
+type Output<K extends JobName> = Awaited<ReturnType<Jobs[K]>>;
+
+/** The built job file; tests run this source beside it. */
+const BUILT = join(__dirname, 'jobs.js');
+const FILE = existsSync(BUILT) ? BUILT : join(__dirname, '../../dist/workers/jobs.js');
+
+/** More that wait than this are asked to come again. */
+const MOST_WAITING = 200;
+/** Nothing that is asked for while somebody waits takes longer, ms; a job that does is ended. */
+const LONGEST_MS = 20_000;
+/** A thread may use so much, MB: a file that asks for more is refused, and the server goes on. */
+const MOST_MB = 1024;
+/** A thread that has nothing to do is kept for so long, ms. */
+const IDLE_MS = 60_000;
+
+/** How a job goes. */
+export interface JobOptions {
+  readonly signal?: AbortSignal;
+  /** What goes over to the job, and is not copied. */
+  readonly transfer?: readonly Transferable[];
+}
+
+function refused(status: number, problem: string, allowed: string): HttpException {
+  return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
+}
+
+/**
+ * Threads beside the one that answers requests: reckoning, reading and writing of whole files is done there, so that
+ * everybody is answered meanwhile. Short jobs and long ones have threads of their own.
+ */
+@Injectable()
+export class Workers implements OnModuleDestroy {
+  private readonly short = this.pool(Math.max(1, Math.min(4, availableParallelism() - 1)));
+  private readonly long = this.pool(1);
+
+  private pool(maxThreads: number): Piscina {
+    return new Piscina({
+      filename: FILE,
+      minThreads: 0,
+      maxThreads,
+      maxQueue: MOST_WAITING,
+      idleTimeout: IDLE_MS,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+    });
+  }
+
+  /**
+   * A job that somebody waits for.
+   *
+   * @throws HttpException 503 when too many wait, 422 when it takes too long or too much
+   */
+  run<K extends JobName>(name: K, input: Input<K>): Promise<Output<K>> {
+    return this.done(this.short, name, input, { signal: AbortSignal.timeout(LONGEST_MS) });
+  }
+
+  /** A job of whole files: one at a time, for as long as it takes, ended by its signal. */
+  runLong<K extends JobName>(name: K, input: Input<K>, options: JobOptions = {}): Promise<Output<K>> {
+    return this.done(this.long, name, input, options);
+  }
+
+  /** Reads a plan and reckons it. */
+  readPlan(input: unknown): Promise<Read<Plan>> {
+    return this.run('readPlan', input);
+  }
+
+  /** @throws BadRequestException with the field for which a plan cannot be reckoned */
+  async forecast(plan: Plan, units: UnitSystem): Promise<Forecast> {
+    return orBadRequest(await this.run('forecast', { plan, units }));
+  }
+
+  /** @throws BadRequestException with the field for which a plan cannot be reckoned */
+  async guide(plan: Plan, units: UnitSystem): Promise<jobs.Reckoned> {
+    return orBadRequest(await this.run('guide', { plan, units }));
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await Promise.all([this.short.destroy(), this.long.destroy()]);
+  }
+
+  private async done<K extends JobName>(
+    pool: Piscina,
+    name: K,
+    input: Input<K>,
+    { signal, transfer = [] }: JobOptions,
+  ): Promise<Output<K>> {
+    try {
+      const how = { name, ...(signal ? { signal } : {}), transferList: [...transfer] };
+      return (await pool.run(input, how as never)) as Output<K>;
+    } catch (error) {
+      const { code = '', name: kind = '', message = '' } = error as Error & { code?: string };
+      if (/queue is at limit/i.test(message)) {
+        throw refused(503, 'too much is being reckoned at once', 'again in a moment');
+      }
+      if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw refused(413, 'is too large to be read', 'a smaller file');
+      if (kind === 'AbortError' && signal?.reason instanceof DOMException && signal.reason.name === 'TimeoutError') {
+        throw refused(422, 'takes too long to be reckoned', 'something smaller');
+      }
+      throw error;
+    }
+  }
+}
