@@ -28,6 +28,8 @@ const project = (name, extra = {}) => ({
 });
 
 module.exports = {
+  // Nothing is timed: a test ends by itself, and one that hangs is somebody's to look at.
+  testTimeout: 900_000,
   testSequencer: `${__dirname}/scripts/browser-first.cjs`,
   projects: [
     project('core'),

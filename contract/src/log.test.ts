@@ -43,11 +43,13 @@ describe('an entry of the log', () => {
     ['less than nothing of meat', { boughtG: -1 }],
     ['a ton of meat', { boughtG: 1_000_000 }],
     ['half a burn', { burns: 0.5 }],
-    ['dinner a week late', { lateMinutes: 10_000 }],
+    ['dinner late by a word', { lateMinutes: 'very' }],
+    ['dinner in the year 12026', { servedAt: '+012026-11-21T19:00:00Z' }],
+    ['dinner before there were cookers', { servedAt: '0026-11-21T19:00:00Z' }],
     ['a day without a time', { servedAt: '2026-11-21' }],
     ['minutes that are text', { pressure: { planned: '35', actual: null } }],
     ['a key it does not have', { stars: 5 }],
-    ['a note as long as a book', { notes: 'x'.repeat(4001) }],
+    ['a note as long as a book', { notes: 'x'.repeat(40_001) }],
     ['a vegetable that came out well', { outcome: { vegetables: { turnip: 'well' } } }],
   ])('refuses %s', (_what, more) => {
     expect(accepts(more)).toBe(false);

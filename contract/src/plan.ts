@@ -68,7 +68,7 @@ const WALL_CLOCK = `${ALLOWED}ISO 8601 with an offset, years 1900 to 2999, for i
 
 /** A wall-clock time with its offset, of a year whose neighbours can be written in the same way. */
 export const wallClock = z.iso
-  .datetime({ offset: true, error: WALL_CLOCK })
+  .datetime({ offset: true, error: WALL_CLOCK, abort: true })
   .max(35)
   .regex(/^(19|2\d)\d\d-/, { error: WALL_CLOCK });
 

@@ -1,11 +1,12 @@
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { LibSqlConnection } from '@mikro-orm/libsql';
 import { StartError } from './config';
 import { PhotosService } from './log/photos.service';
+import { Workers } from './workers/workers';
 import { openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
 
 /** A disk of three megabytes, where this sandbox lets a test mount one; null elsewhere. */
@@ -160,15 +161,22 @@ describe('a power cut between a restore and its photos', () => {
     const folder = mkdtempSync(join(tmpdir(), 'hervir-cut-'));
     const photos = join(folder, 'photos');
     const first = await openKitchen({ dataFolder: folder });
-    mkdirSync(photos);
-    writeFileSync(join(photos, `${before}.jpg`), Buffer.from(PICTURE, 'base64'));
+    for (const id of [before, after]) {
+      const past = { id, servedAt: '2026-11-05T19:00:00Z', plan: OXTAIL, minutes: 45, grade: 'fork' };
+      expect((await first.send('POST', '/api/log', past)).status).toBe(201);
+      expect((await first.send('PUT', `/api/log/${id}/photo`, { base64: PICTURE })).status).toBe(200);
+    }
     const backup = (await first.send('GET', '/api/backup')).body as { photos: object };
+    await first.send('DELETE', `/api/log/${after}/photo`);
     const settle = jest.spyOn(PhotosService.prototype, 'settle').mockRejectedValue(new Error('the power is gone'));
-    const commit = jest.spyOn(LibSqlConnection.prototype, 'commit');
-    if (!kept) commit.mockRejectedValue(new Error('the power is gone'));
+    const { runLong } = Workers.prototype;
+    const put = jest.spyOn(Workers.prototype, 'runLong').mockImplementation(function (this: Workers, name, ...rest) {
+      if (!kept && name === 'putBackup') return Promise.reject(new Error('the power is gone'));
+      return runLong.call(this, name, ...rest) as never;
+    });
     await first.send('POST', '/api/backup/restore', { ...backup, photos: { [after]: PICTURE } });
     settle.mockRestore();
-    commit.mockRestore();
+    put.mockRestore();
     // Neither one thing nor the other, as a cut would leave it.
     expect(readdirSync(folder).some((name) => name.startsWith('photos.restored-'))).toBe(true);
     await first.close();

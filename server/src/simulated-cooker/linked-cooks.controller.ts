@@ -25,7 +25,7 @@ export class LinkedCooksController {
 
   @Get()
   @ApiOperation({ summary: 'What a cook is linked to' })
-  read(@Param('id') id: string): CookLink {
+  read(@Param('id') id: string): Promise<CookLink> {
     return this.linked.linkOf(id);
   }
 

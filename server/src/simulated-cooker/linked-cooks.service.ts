@@ -91,8 +91,9 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
     this.linked.clear();
   }
 
-  linkOf(id: string): CookLink {
-    return { cooker: this.linked.has(id) ? 'simulated' : null };
+  async linkOf(id: string): Promise<CookLink> {
+    const row = await this.em.fork().findOne(CookEntity, { id }, { fields: ['link', 'finishedAt'] });
+    return { cooker: row?.finishedAt === null ? row.link : null };
   }
 
   /** Links a running cook, or lets it go. */
