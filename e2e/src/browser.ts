@@ -78,9 +78,17 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
   };
 }
 
-/** A shared machine may be slow; nothing here is timed. */
-const PATIENCE = 60_000;
-jest.setTimeout(300_000);
+/** A shared machine may be slow, and nothing here is timed: what does not come at all ends a test, and nothing else. */
+const PATIENCE = 600_000;
+jest.setTimeout(3_600_000);
+
+/** Asks again until it is so. */
+export async function until(isSo: () => Promise<boolean>): Promise<void> {
+  for (const end = Date.now() + PATIENCE; !(await isSo());) {
+    if (Date.now() > end) throw new Error('it never came to be so');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
 
 const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
 

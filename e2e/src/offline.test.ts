@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { aKitchen, Person } from './browser';
+import { aKitchen, Person, until } from './browser';
 
 const kitchen = aKitchen({ clockAt: '2027-01-17T15:00:00Z' });
 
@@ -62,6 +62,8 @@ describe('without the server', () => {
       {},
       second,
     );
+    // The page shows a press at once; it is kept here until the server has it.
+    await until(async () => (await kept(cook)).length > before);
     const after = await kept(cook);
     expect(after).toHaveLength(before + 1);
     expect(new Set(after.map(({ at }) => at)).size).toBe(after.length);

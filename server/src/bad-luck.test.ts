@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { LibSqlConnection } from '@mikro-orm/libsql';
 import { StartError } from './config';
 import { PhotosService } from './log/photos.service';
-import { Workers } from './workers/workers';
+import { Writes } from './database/writes';
 import { openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
 
 /** A disk of three megabytes, where this sandbox lets a test mount one; null elsewhere. */
@@ -169,14 +169,11 @@ describe('a power cut between a restore and its photos', () => {
     const backup = (await first.send('GET', '/api/backup')).body as { photos: object };
     await first.send('DELETE', `/api/log/${after}/photo`);
     const settle = jest.spyOn(PhotosService.prototype, 'settle').mockRejectedValue(new Error('the power is gone'));
-    const { runLong } = Workers.prototype;
-    const put = jest.spyOn(Workers.prototype, 'runLong').mockImplementation(function (this: Workers, name, ...rest) {
-      if (!kept && name === 'putBackup') return Promise.reject(new Error('the power is gone'));
-      return runLong.call(this, name, ...rest) as never;
-    });
+    const putBackup = jest.spyOn(Writes.prototype, 'alone');
+    if (!kept) putBackup.mockRejectedValue(new Error('the power is gone'));
     await first.send('POST', '/api/backup/restore', { ...backup, photos: { [after]: PICTURE } });
     settle.mockRestore();
-    put.mockRestore();
+    putBackup.mockRestore();
     // Neither one thing nor the other, as a cut would leave it.
     expect(readdirSync(folder).some((name) => name.startsWith('photos.restored-'))).toBe(true);
     await first.close();

@@ -84,7 +84,7 @@ export function potBuild(
   cooker: Cooker,
   kitchen: Kitchen,
   heat: Plan['heat'] = 'full',
-  learnt: Plan['learnt'] = undefined,
+  learnt?: Plan['learnt'],
 ): PotBuild {
   const airKPa = kitchenAirKPa(kitchen);
   // An electric pot brings itself up as it likes.

@@ -58,7 +58,8 @@ export class BackupService implements OnModuleInit {
   }
 
   private async rows(sql: string): Promise<Record<string, unknown>[]> {
-    return await this.em.fork().getConnection('read').execute(sql, [], 'all');
+    const found: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
+    return found as Record<string, unknown>[];
   }
 
   /**

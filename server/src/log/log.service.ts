@@ -81,7 +81,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     if (this.waiting.size === 0) return;
     await this.enterAll();
     const [failure] = this.failures;
-    if (failure !== undefined) throw failure;
+    if (failure !== undefined) throw new Error('a cook could not be entered in the log', { cause: failure });
   }
 
   private async ask<T>(sql: string): Promise<T[]> {

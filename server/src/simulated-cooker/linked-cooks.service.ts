@@ -183,7 +183,7 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
       });
       await this.passOn(id).catch((error: unknown) => failures.push(error));
     }
-    if (failures.length > 0) throw failures[0];
+    if (failures.length > 0) throw new Error('a linked cooker could not tell its cook', { cause: failures[0] });
   }
 
   /** What the cooker told by itself goes into the cook; what could not be kept is tried again. */

@@ -383,11 +383,11 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     const failures: unknown[] = [];
     for (const [id, opening] of this.live) {
       // One that is still being rebuilt keeps nobody waiting.
-      const live = await Promise.race([opening, null]).catch(() => null);
+      const live = await Promise.race([opening, Promise.resolve(null)]).catch(() => null);
       if (!live || live.writing) continue;
       await this.goOn(id, live, at, seconds).catch((error: unknown) => failures.push(error));
     }
-    if (failures.length > 0) throw failures[0];
+    if (failures.length > 0) throw new Error('a rehearsal could not go on', { cause: failures[0] });
   }
 
   private async goOn(id: string, live: Live, at: number, seconds: number): Promise<void> {

@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import type { Transferable } from 'node:worker_threads';
 import type { Read } from '@hervir/contract';
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
@@ -31,8 +30,6 @@ const IDLE_MS = 60_000;
 /** How a job goes. */
 export interface JobOptions {
   readonly signal?: AbortSignal;
-  /** What goes over to the job, and is not copied. */
-  readonly transfer?: readonly Transferable[];
 }
 
 function refused(status: number, problem: string, allowed: string): HttpException {
@@ -96,13 +93,13 @@ export class Workers implements OnModuleDestroy {
     pool: Piscina,
     name: K,
     input: Input<K>,
-    { signal, transfer = [] }: JobOptions,
+    { signal }: JobOptions,
   ): Promise<Output<K>> {
     try {
-      const how = { name, ...(signal ? { signal } : {}), transferList: [...transfer] };
-      return (await pool.run(input, how as never)) as Output<K>;
+      const how = { name, ...(signal ? { signal } : {}) };
+      return (await pool.run(input, how)) as Output<K>;
     } catch (error) {
-      const { code = '', name: kind = '', message = '' } = error as Error & { code?: string };
+      const { code, name: kind, message } = error as Error & { readonly code?: string };
       if (/queue is at limit/i.test(message)) {
         throw refused(503, 'too much is being reckoned at once', 'again in a moment');
       }

@@ -25,7 +25,7 @@ function useLookOut(away: boolean): void {
 
 /** What hangs over every room: that the server is away, or that a newer version waits. */
 export function Notices(): ReactNode {
-  const { away, shownSince, renew } = useServer();
+  const { away, shownSince, renew, troubles } = useServer();
   const atThePot = useLocation().pathname.startsWith('/cook/');
   useLookOut(away);
   if (away && !atThePot) {
@@ -35,6 +35,15 @@ export function Notices(): ReactNode {
         {shownSince === null
           ? 'What you have open stays; edits and presses are kept here and sent when it is back.'
           : `What you see is as of ${clockTime(new Date(shownSince).toISOString())}. Edits and presses are kept here and sent when it is back.`}
+      </p>
+    );
+  }
+  const [trouble] = Object.entries(troubles);
+  if (trouble) {
+    return (
+      <p className="notice" role="status">
+        <span aria-hidden>▲ </span>Hervir’s machine has trouble with the {trouble[0]}: {trouble[1]}. It tries again by
+        itself; what you press is kept.
       </p>
     );
   }

@@ -140,15 +140,17 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
           <Select
             id={id}
             value={plan.confidence}
-            options={[...new Set([0.5, 0.6, 0.7, 0.8, 0.9, 0.95, plan.confidence])].sort().map((value) => ({
-              value,
-              label:
-                value === 0.5
-                  ? '5 in 10, the middle estimate'
-                  : value === 0.95
-                    ? '19 in 20'
-                    : `${Math.round(value * 100) / 10} in 10`,
-            }))}
+            options={[...new Set([0.5, 0.6, 0.7, 0.8, 0.9, 0.95, plan.confidence])]
+              .sort((a, b) => a - b)
+              .map((value) => ({
+                value,
+                label:
+                  value === 0.5
+                    ? '5 in 10, the middle estimate'
+                    : value === 0.95
+                      ? '19 in 20'
+                      : `${Math.round(value * 100) / 10} in 10`,
+              }))}
             onChange={(confidence) => edit((before) => ({ ...before, confidence }))}
           />
         )}

@@ -11,7 +11,7 @@ import {
 } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { request } from '../api/client';
 import { keys } from '../api/queries';
@@ -33,6 +33,7 @@ export function Card(): ReactNode {
     queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
   });
   const { forecast } = useForecast(record.data?.plan ?? null);
+  const [today] = useState(() => new Date());
   if (record.error) {
     return (
       <div className="room">
@@ -63,7 +64,7 @@ export function Card(): ReactNode {
             {clock.startAt !== null && clock.eatAt !== null && (
               <>
                 Begin <strong>{clockTime(clock.startAt)}</strong> to eat at <strong>{clockTime(clock.eatAt)}</strong>{' '}
-                {dayWord(clock.eatAt, new Date())}.{' '}
+                {dayWord(clock.eatAt, today)}.{' '}
               </>
             )}
             <strong>{forecast.pressureMinutes} min</strong> under pressure in {inSentence(plan.cooker.name)},{' '}

@@ -2,14 +2,14 @@ import type { CookMessages, CookMessageType, CookRecord } from '@hervir/contract
 import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
-import { heard, unheard, useServer } from '../state/server-store';
+import { heard, receiveTrouble, unheard, useServer } from '../state/server-store';
 import { keepClock, setClock } from './kitchen-clock';
 
 type Message = {
   readonly [T in CookMessageType]: { readonly type: T; readonly data: CookMessages[T] };
 }[CookMessageType];
 
-const TYPES: readonly CookMessageType[] = ['hello', 'clock', 'event', 'cooks'];
+const TYPES: readonly CookMessageType[] = ['hello', 'clock', 'event', 'cooks', 'trouble'];
 const NAME = 'hervir.cooks';
 
 async function loadRunning(): Promise<void> {
@@ -34,6 +34,9 @@ function take(message: Message): void {
       break;
     case 'clock':
       setClock(message.data);
+      break;
+    case 'trouble':
+      receiveTrouble(message.data);
       break;
     case 'event':
       receiveEvent(message.data);

@@ -13,6 +13,8 @@ import { cutName } from './words';
 const HEIGHT = 190;
 const LEFT = 40;
 const ROW = 26;
+/** Where no point is drawn, the axis may begin anywhere. */
+const NO_DAY = new Date(0);
 
 /** What all cooks tell together: each chart answers one question, in words first. */
 export function Charts(): ReactNode {
@@ -79,7 +81,7 @@ function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): ReactNod
               : `${cooker}: ${off} % ${ratio > 1 ? 'slower' : 'quicker'} than its plate says.`;
           })
           .join(' ');
-  const [from = new Date(), to = new Date()] = extent(points, ({ at }) => new Date(at));
+  const [from = NO_DAY, to = NO_DAY] = extent(points, ({ at }) => new Date(at));
   const x = scaleTime([from, to], [LEFT, Math.max(LEFT, width - 10)]);
   const y = scaleLog([0.6, 1.7], [HEIGHT - 22, 10]).clamp(true);
   return (

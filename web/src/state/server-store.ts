@@ -1,3 +1,4 @@
+import type { CookMessages } from '@hervir/contract';
 import { create } from 'zustand';
 
 interface ServerState {
@@ -7,6 +8,8 @@ interface ServerState {
   readonly shownSince: number | null;
   /** Whether the application is kept on this device, so that it opens without the server. */
   readonly onDevice: 'unknown' | 'kept' | 'impossible';
+  /** What the server cannot do in the background at the moment, by what does it. */
+  readonly troubles: Readonly<Record<string, string>>;
   /** Asks the browser to put Hervir among the device's programs; null where it does not offer that. */
   readonly install: (() => void) | null;
   /** A newer version waits: takes it, and loads the page anew. */
@@ -18,6 +21,7 @@ export const useServer = create<ServerState>()(() => ({
   away: false,
   shownSince: null,
   onDevice: 'unknown',
+  troubles: {},
   install: null,
   renew: null,
 }));
@@ -36,4 +40,12 @@ export function unheard(keptSince?: number): void {
   const { shownSince } = useServer.getState();
   const oldest = keptSince === undefined ? shownSince : Math.min(keptSince, shownSince ?? keptSince);
   useServer.setState({ away: true, shownSince: oldest });
+}
+
+/** The server says what it cannot do in the background, or that it can again. */
+export function receiveTrouble({ loop, problem }: CookMessages['trouble']): void {
+  useServer.setState(({ troubles }) => {
+    const others = Object.fromEntries(Object.entries(troubles).filter(([name]) => name !== loop));
+    return { troubles: problem === null ? others : { ...others, [loop]: problem } };
+  });
 }

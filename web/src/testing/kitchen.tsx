@@ -226,7 +226,7 @@ export function openRoom(
   useBench.getState().close();
   useCooks.setState({ cooks: {}, outbox: {}, refused: {}, reached: true, why: null });
   usePreferences.setState({ colours: 'day', lastPlan: null, firstStepsOver: false, kitchenSaid: false });
-  useServer.setState({ away: false, shownSince: null, renew: null });
+  useServer.setState({ away: false, shownSince: null, renew: null, troubles: {} });
   window.history.replaceState(null, '', path);
   render(<App />);
   return { kitchen, user: userEvent.setup({ delay: null, pointerEventsCheck: PointerEventsCheckLevel.Never }) };
