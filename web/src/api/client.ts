@@ -21,9 +21,17 @@ export class Away extends Error {
   }
 }
 
+/** A file goes as it is: it may be larger than a page's memory. Anything else is JSON. */
+function bodyOf(body: unknown): Pick<RequestInit, 'headers' | 'body'> {
+  return body instanceof Blob
+    ? { headers: { 'content-type': body.type || 'application/octet-stream' }, body }
+    : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+}
+
 /**
  * One request to our own server.
  *
+ * @param body JSON, or a file
  * @throws Away when there is no answer, Refused when there is one and it is no
  */
 export async function request<T>(
@@ -37,7 +45,7 @@ export async function request<T>(
     response = await fetch(`/api${path}`, {
       method,
       keepalive,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : bodyOf(body)),
     });
   } catch {
     unheard();

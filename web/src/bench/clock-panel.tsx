@@ -77,7 +77,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
         <h3>Take it along</h3>
         <div className="clock-ways">
           {plan.serveAt !== null && (
-            <Button href={`/api/braises/${id}/calendar.ics`} download="hervir.ics">
+            <Button href={`/api/braises/${id}/calendar.ics`} download>
               Calendar with alarms
             </Button>
           )}

@@ -1,9 +1,11 @@
-import type { BackupPreview, ImportReport } from '@hervir/contract';
+import type { BackupPreview, KeptBackup } from '@hervir/contract';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Modal, Upload } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { Refused, request } from '../api/client';
+import { request } from '../api/client';
 import { queryClient } from '../api/queries';
+import { longDay } from '../shared/words';
+import { FileFaults } from './file-faults';
 
 /** What a table holds, as a cook would call it. */
 const NAMES: Readonly<Record<string, string>> = {
@@ -14,50 +16,45 @@ const NAMES: Readonly<Record<string, string>> = {
   rehearsal: 'rehearsals',
 };
 
-/** Every fault of a file, line by line. */
-function Faults({ error }: { readonly error: Error | ImportReport }): ReactNode {
-  const faults = error instanceof Refused || !(error instanceof Error) ? error.faults : [];
-  if (error instanceof Error && faults.length === 0) return <p role="alert">{error.message}</p>;
-  return (
-    <ul className="reasons" role="alert">
-      {faults.slice(0, 20).map(({ path, problem, allowed }) => (
-        <li key={path + problem}>
-          <span aria-hidden>▲ </span>
-          {path}: {problem}; allowed: {allowed}
-        </li>
-      ))}
-      {faults.length > 20 && <li>and {faults.length - 20} more</li>}
-    </ul>
-  );
+/** A backup that may be put back: where it is asked of, and what is sent along. */
+interface Source {
+  readonly path: string;
+  readonly file?: File;
 }
+const ofFile = (file: File): Source => ({ path: '/backup', file });
+const ofKept = (name: string): Source => ({ path: `/backup/kept/${name}` });
 
-/** The whole kitchen as one file, and back; the log as a table for a spreadsheet. */
+const megabytes = (bytes: number): string =>
+  bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+/** The whole kitchen as one file, and back; and those that were made by themselves. */
 export function BackupCard(): ReactNode {
   const { message } = App.useApp();
   const folder = useQuery({
     queryKey: ['where'],
     queryFn: () => request<{ folder: string }>('GET', '/backup/where'),
     staleTime: Infinity,
-  }).data?.folder;
-  const [found, setFound] = useState<{ readonly document: unknown; readonly preview: BackupPreview } | null>(null);
-  const [wrong, setWrong] = useState<Error | ImportReport | null>(null);
-  const [busy, setBusy] = useState(false);
-  const look = async (file: File): Promise<void> => {
+  });
+  const kept = useQuery({ queryKey: ['kept'], queryFn: () => request<KeptBackup[]>('GET', '/backup/kept') });
+  const [found, setFound] = useState<{ readonly source: Source; readonly preview: BackupPreview } | null>(null);
+  const [wrong, setWrong] = useState<Error | null>(null);
+  const [busy, setBusy] = useState<'looking' | 'restoring' | null>(null);
+  const look = async (source: Source): Promise<void> => {
     setWrong(null);
+    setBusy('looking');
     try {
-      const document: unknown = JSON.parse(await file.text());
-      setFound({ document, preview: await request<BackupPreview>('POST', '/backup/preview', document) });
+      setFound({ source, preview: await request<BackupPreview>('POST', `${source.path}/preview`, source.file) });
     } catch (error) {
-      setWrong(
-        error instanceof SyntaxError ? new Error('That file is not JSON: nothing was changed.') : (error as Error),
-      );
+      setWrong(error as Error);
+    } finally {
+      setBusy(null);
     }
   };
   const restore = async (): Promise<void> => {
     if (!found) return;
-    setBusy(true);
+    setBusy('restoring');
     try {
-      await request('POST', '/backup/restore', found.document);
+      await request('POST', `${found.source.path}/restore`, found.source.file);
       await queryClient.invalidateQueries();
       setFound(null);
       void message.success('The kitchen is as in the backup.');
@@ -65,29 +62,25 @@ export function BackupCard(): ReactNode {
       setFound(null);
       setWrong(error as Error);
     } finally {
-      setBusy(false);
+      setBusy(null);
     }
   };
-  const readLog = async (file: File): Promise<void> => {
-    setWrong(null);
-    try {
-      const report = await request<ImportReport>('POST', '/log/file.csv', { text: await file.text() });
-      if (report.faults.length > 0) setWrong(report);
-      else {
-        await queryClient.invalidateQueries();
-        void message.success(`${report.added} cooks added; ${report.known} were there already.`);
-      }
-    } catch (error) {
-      setWrong(error as Error);
-    }
-  };
+  // A paired phone may cook, and not carry the kitchen away: the server says so.
+  if (folder.error) {
+    return (
+      <div className="card panel" style={{ marginTop: 16 }}>
+        <h2>Backup and restore</h2>
+        <p style={{ margin: '4px 0' }}>On the machine that Hervir runs on.</p>
+      </div>
+    );
+  }
   return (
     <div className="card panel" style={{ marginTop: 16 }}>
       <h2>Backup and restore</h2>
       <p style={{ margin: '4px 0 10px' }}>
-        Everything is on this computer{folder === undefined ? '' : ', in '}
-        {folder !== undefined && <code>{folder}</code>}. A backup is one file with all of it: plans, cookers, cooks,
-        log, photos, what was learnt.
+        Everything is on this computer{folder.data && ', in '}
+        {folder.data && <code>{folder.data.folder}</code>}. A backup is one file with all of it: plans, cookers, cooks,
+        log, photos, what was learnt. It is read back before you get it.
       </p>
       <div className="backup-row">
         <Button href="/api/backup" download>
@@ -96,26 +89,35 @@ export function BackupCard(): ReactNode {
         <Upload
           accept=".json,application/json"
           showUploadList={false}
-          beforeUpload={(file) => (void look(file), false)}
+          beforeUpload={(file) => (void look(ofFile(file)), false)}
         >
-          <Button>Restore from a backup…</Button>
+          <Button loading={busy === 'looking'}>Restore from a backup…</Button>
         </Upload>
       </div>
-      <h2 style={{ marginTop: 14 }}>The log as a table</h2>
-      <div className="backup-row" style={{ marginTop: 6 }}>
-        <Button href="/api/log/file.csv" download>
-          Save as CSV
-        </Button>
-        <Upload accept=".csv,text/csv" showUploadList={false} beforeUpload={(file) => (void readLog(file), false)}>
-          <Button>Read a CSV in…</Button>
-        </Upload>
-      </div>
-      {wrong && <Faults error={wrong} />}
+      {kept.data && kept.data.length > 0 && (
+        <>
+          <h2 style={{ marginTop: 14 }}>Made by itself, each day for a fortnight</h2>
+          <ul className="kept-backups">
+            {kept.data.map(({ name, made, bytes }) => (
+              <li key={name}>
+                <a href={`/api/backup/kept/${name}`} download>
+                  {longDay(made)}
+                </a>{' '}
+                <span className="dim figure">{megabytes(bytes)}</span>{' '}
+                <Button type="link" onClick={() => void look(ofKept(name))} aria-label={`Restore ${longDay(made)}`}>
+                  Restore…
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {wrong && <FileFaults error={wrong} />}
       <Modal
         title="Put this backup in place of everything?"
         open={found !== null}
         okText="Restore it"
-        okButtonProps={{ danger: true, loading: busy }}
+        okButtonProps={{ danger: true, loading: busy === 'restoring' }}
         onOk={() => void restore()}
         onCancel={() => setFound(null)}
       >
@@ -138,8 +140,18 @@ export function BackupCard(): ReactNode {
                   <td className="figure">{found.preview.here[table] ?? 0}</td>
                 </tr>
               ))}
+              <tr>
+                <th scope="row">photos</th>
+                <td className="figure">{found.preview.photos}</td>
+                <td />
+              </tr>
             </tbody>
           </table>
+        )}
+        {found !== null && found.preview.unreadable > 0 && (
+          <p>
+            {found.preview.unreadable} rows of an older Hervir in it cannot be read by this one, and are not put back.
+          </p>
         )}
         <p>What is here now is lost, unless you take a backup of it first.</p>
       </Modal>

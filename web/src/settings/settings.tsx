@@ -9,6 +9,7 @@ import { NumberInput } from '../shared/number-input';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
 import { BackupCard } from './backup-card';
+import { LogFileCard } from './log-file-card';
 import { DeviceCard } from './device-card';
 import { PhoneCard } from './phone-card';
 
@@ -166,6 +167,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
       <DeviceCard />
       <PhoneCard />
       <BackupCard />
+      <LogFileCard />
       {demo && (
         <div className="card panel" style={{ marginTop: 16 }}>
           <h2>Demo kitchen</h2>

@@ -1,0 +1,21 @@
+import type { ReactNode } from 'react';
+import { Refused } from '../api/client';
+
+const SHOWN = 20;
+
+/** Every fault of a file, line by line. */
+export function FileFaults({ error }: { readonly error: Error }): ReactNode {
+  const faults = error instanceof Refused ? error.faults : [];
+  if (faults.length === 0) return <p role="alert">{error.message}</p>;
+  return (
+    <ul className="reasons" role="alert">
+      {faults.slice(0, SHOWN).map(({ path, problem, allowed }) => (
+        <li key={path + problem}>
+          <span aria-hidden>▲ </span>
+          {path}: {problem}; allowed: {allowed}
+        </li>
+      ))}
+      {faults.length > SHOWN && <li>and {faults.length - SHOWN} more</li>}
+    </ul>
+  );
+}

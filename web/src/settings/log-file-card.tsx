@@ -1,0 +1,139 @@
+import type { ImportReport, LogImport } from '@hervir/contract';
+import { App, Button, Modal, Progress, Upload } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Refused, request } from '../api/client';
+import { queryClient } from '../api/queries';
+import { cutName } from '../log/words';
+import { longDay } from '../shared/words';
+import { FileFaults } from './file-faults';
+
+/** How often it is asked how far a file is, ms. */
+const LOOK_EVERY = 300;
+
+/** The log as a table for a spreadsheet, and back: shown before anything is kept. */
+export function LogFileCard(): ReactNode {
+  const { message } = App.useApp();
+  const [file, setFile] = useState<LogImport | null>(null);
+  const [wrong, setWrong] = useState<Error | null>(null);
+  const { id, phase } = file ?? {};
+
+  useEffect(() => {
+    if (id === undefined || phase !== 'reading') return undefined;
+    const look = setInterval(() => {
+      request<LogImport>('GET', `/log/imports/${id}`).then(
+        (now) => {
+          if (now.phase !== 'refused') setFile((there) => (there?.id === now.id ? now : there));
+          else {
+            setFile(null);
+            setWrong(new Refused(400, now.faults, null));
+          }
+        },
+        (error: unknown) => {
+          setFile(null);
+          setWrong(error as Error);
+        },
+      );
+    }, LOOK_EVERY);
+    return () => clearInterval(look);
+  }, [id, phase]);
+
+  const begin = async (chosen: File): Promise<void> => {
+    setWrong(null);
+    try {
+      // Whatever the system calls it, it is a table.
+      setFile(await request<LogImport>('POST', '/log/imports', new Blob([chosen], { type: 'text/csv' })));
+    } catch (error) {
+      setWrong(error as Error);
+    }
+  };
+  const takeBack = (): void => {
+    if (id === undefined) return;
+    setFile(null);
+    void request('DELETE', `/log/imports/${id}`).catch(() => undefined);
+  };
+  const keep = async (): Promise<void> => {
+    if (file === null) return;
+    setFile({ ...file, phase: 'writing' });
+    try {
+      const { added, known } = await request<ImportReport>('POST', `/log/imports/${file.id}/keep`);
+      await queryClient.invalidateQueries();
+      void message.success(`${added} cooks added; ${known} were there already.`);
+    } catch (error) {
+      setWrong(error as Error);
+    } finally {
+      setFile(null);
+    }
+  };
+
+  const fresh = file === null ? 0 : file.rows - file.known;
+  return (
+    <div className="card panel" style={{ marginTop: 16 }}>
+      <h2>The log as a table</h2>
+      <p style={{ margin: '4px 0 10px' }}>
+        A date and a cut are enough for a line; dates and numbers as your spreadsheet writes them.
+      </p>
+      <div className="backup-row">
+        <Button href="/api/log/file.csv" download>
+          Save as CSV
+        </Button>
+        <Upload
+          accept=".csv,.tsv,.txt,text/csv"
+          showUploadList={false}
+          beforeUpload={(chosen) => (void begin(chosen), false)}
+        >
+          <Button>Read a CSV in…</Button>
+        </Upload>
+      </div>
+      {wrong && <FileFaults error={wrong} />}
+      <Modal
+        title={file?.phase === 'reading' ? 'Reading the file' : 'Add these to the log?'}
+        open={file !== null}
+        okText={`Add ${fresh} cooks`}
+        okButtonProps={{ disabled: file?.phase !== 'ready' || fresh === 0, loading: file?.phase === 'writing' }}
+        onOk={() => void keep()}
+        cancelText="Leave it"
+        cancelButtonProps={{ disabled: file?.phase === 'writing' }}
+        onCancel={takeBack}
+      >
+        {file && (
+          <>
+            <p aria-live="polite">
+              {file.rows === 0
+                ? 'Looking through its lines.'
+                : `${file.rows} cooks, ${file.known} of them in the log already.`}
+            </p>
+            {file.phase === 'reading' && (
+              <Progress
+                aria-label="How far it is read"
+                percent={fresh > 0 ? Math.round((100 * file.reckoned) / fresh) : 0}
+              />
+            )}
+            {file.first.length > 0 && (
+              <table className="plain-table">
+                <thead>
+                  <tr>
+                    <th scope="col">Day</th>
+                    <th scope="col">Dish</th>
+                    <th scope="col">Cut</th>
+                    <th scope="col">Grams</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {file.first.map((entry) => (
+                    <tr key={entry.id}>
+                      <td>{longDay(entry.servedAt)}</td>
+                      <td>{entry.name}</td>
+                      <td>{cutName(entry.cut)}</td>
+                      <td className="figure">{entry.boughtG}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+            {fresh > file.first.length && file.first.length > 0 && <p>and {fresh - file.first.length} more</p>}
+          </>
+        )}
+      </Modal>
+    </div>
+  );
+}
