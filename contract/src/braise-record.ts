@@ -24,6 +24,8 @@ export interface BraiseSummary {
   readonly serveAt: string | null;
   readonly revision: number;
   readonly updatedAt: string;
+  /** True for one that this Hervir cannot read. */
+  readonly unreadable?: boolean;
 }
 
 /** The head of a save; the plan itself goes through readPlan. */

@@ -78,7 +78,7 @@ beforeAll(async () => {
     .filter(({ path }) => !/\/(stream|telemetry)$/.test(path))
     // What puts everything back as it came would take the ground from under the others.
     .filter(({ path }) => path !== '/api/demo/reset');
-}, 60_000);
+});
 afterAll(() => kitchen.close());
 
 /** Ids that are real, ids that are none, and what a hostile hand writes in their place. */
@@ -231,7 +231,7 @@ test('every route, with hostile ids and bodies: no 5xx, every refusal in words, 
     ),
     { numRuns: 500 },
   );
-}, 120_000);
+});
 
 test('the log asked for anything at all', async () => {
   const keys = ['text', 'cut', 'species', 'cooker', 'result', 'from', 'to', 'sort', 'offset', 'limit', 'what'];
@@ -248,7 +248,7 @@ test('the log asked for anything at all', async () => {
     ),
     { numRuns: 100 },
   );
-}, 60_000);
+});
 
 test('a backup that is nearly right is refused whole, or taken and read again without a 5xx', async () => {
   const backup = meant['POST /api/backup/restore'] as { tables: Record<string, unknown[]> };
@@ -287,7 +287,7 @@ test('a backup that is nearly right is refused whole, or taken and read again wi
     { numRuns: 80 },
   );
   expect((await kitchen.send('POST', '/api/backup/restore', backup)).status).toBe(200);
-}, 120_000);
+});
 
 test('a body in another dress: type, encoding, length', async () => {
   const dresses: readonly Record<string, string>[] = [

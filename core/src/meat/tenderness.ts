@@ -106,7 +106,8 @@ export function criticalToughness(field: CookField, share: number, guess = 1): n
       left += part;
       slope -= part * c;
     }
-    const change = (Math.log(left) - wanted) / (slope / left);
+    // From a guess so far off that nothing is left, there is no slope to go by.
+    const change = left > 0 && slope < 0 ? (Math.log(left) - wanted) / (slope / left) : rate;
     // Never past zero, and never a wild leap from a far guess.
     const next = Math.min(Math.max(rate - change, rate * 0.2), rate * 5);
     const done = Math.abs(next - rate) <= 1e-6 * rate;

@@ -410,6 +410,11 @@ export class Pot {
     this.accounts.lostJ += lost + dried;
     this.liquidC = toC;
     this.seconds += seconds;
+    // A pot that has boiled dry has no steam to hold its pin up, once the valve is open or what there was has cooled.
+    if (this.pinUp && (controls.valve === 'open' || toC <= boilingC + PIN_DOWN_K)) {
+      this.pinUp = false;
+      return { seconds, event: 'pinDown', phase: 'saute' };
+    }
     return { seconds, event: null, phase: 'saute' };
   }
 }

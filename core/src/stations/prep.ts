@@ -66,7 +66,11 @@ export function apartTasks(plan: Pick<Plan, 'additions'>, print: Printer): Apart
   return plan.additions.flatMap(({ ingredient, grams, apart }, i) => {
     if (!apart || grams <= 0) return [];
     const { name } = liquidById(ingredient);
-    const steps = apart.steps.map((step) => ({ id: `apart-${i + 1}-${step}`, ...APART[step] }));
+    const steps = apart.steps.map((step, at) => {
+      // Sautéed twice, it is two tasks.
+      const before = apart.steps.slice(0, at).filter((one) => one === step).length;
+      return { id: `apart-${i + 1}-${step}${before === 0 ? '' : `-${before + 1}`}`, ...APART[step] };
+    });
     const swill =
       apart.swillMl > 0
         ? [

@@ -1,7 +1,7 @@
 import { cutById, cutTitle, upperFirst, type Plan } from '@hervir/core';
-import { parsePlan, type BraiseRecord, type BraiseSummary } from '@hervir/contract';
+import { parsePlan, type BraiseRecord, type BraiseSummary, type Fault } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { ConflictException, Injectable, UnprocessableEntityException } from '@nestjs/common';
 import { Clock } from '../clock';
 import { BraiseEntity } from '../database/entities';
 import { Writes } from '../database/writes';
@@ -28,12 +28,44 @@ function summary(entity: BraiseEntity): BraiseSummary {
   };
 }
 
+/** Somebody has put the plan away: what is saved into it would be seen by nobody. */
+function putAway(current: BraiseRecord): ConflictException {
+  const allowed = 'the plan brought back first, or a new one';
+  return new ConflictException({ faults: [{ path: 'id', problem: 'was put away', allowed }], current });
+}
+
+/** @throws UnprocessableEntityException: a plan of a newer or an older Hervir, or of a disk that failed */
+function unreadable(faults: readonly Fault[]): never {
+  throw new UnprocessableEntityException({ faults: faults.map((one) => ({ ...one, path: `plan.${one.path}` })) });
+}
+
+/** A line of the list also for a plan that this Hervir cannot read: it can be put away, or taken out with a backup. */
+function summaryOr(entity: BraiseEntity): BraiseSummary {
+  try {
+    return summary(entity);
+  } catch {
+    const { name, meat } = (entity.plan ?? {}) as Partial<Plan>;
+    return {
+      id: entity.id,
+      name: typeof name === 'string' && name !== '' ? name : 'A plan that cannot be read',
+      cut: String(meat?.cut ?? ''),
+      form: 'whole',
+      grams: 0,
+      cookerName: '',
+      serveAt: null,
+      revision: entity.revision,
+      updatedAt: entity.updatedAt,
+      unreadable: true,
+    };
+  }
+}
+
 function record(entity: BraiseEntity): BraiseRecord {
   // What was stored by an older version gets the defaults that have come since.
   const read = parsePlan(entity.plan);
   return {
     id: entity.id,
-    plan: read.ok ? read.value : entity.plan,
+    plan: read.ok ? read.value : unreadable(read.faults),
     revision: entity.revision,
     createdAt: entity.createdAt,
     updatedAt: entity.updatedAt,
@@ -54,7 +86,7 @@ export class BraisesService {
     const found = await this.em
       .fork()
       .find(BraiseEntity, { deletedAt: null }, { orderBy: { updatedAt: 'desc' }, limit: 500 });
-    return found.map(summary);
+    return found.map(summaryOr);
   }
 
   async open(id: string): Promise<BraiseRecord> {
@@ -76,6 +108,7 @@ export class BraisesService {
   async save(id: string, revision: number, plan: Plan): Promise<BraiseRecord> {
     return this.writes.run(async (em) => {
       const entity = await this.find(em, id);
+      if (entity.deletedAt !== null) throw putAway(record(entity));
       if (entity.revision !== revision) throw conflict(entity.revision, record(entity));
       entity.plan = plan;
       entity.revision += 1;
@@ -88,7 +121,9 @@ export class BraisesService {
     return this.writes.run(async (em) => {
       const entity = await this.find(em, id);
       entity.deletedAt = deleted ? this.clock.now() : null;
-      return record(entity);
+      const read = parsePlan(entity.plan);
+      // One that cannot be read can be put away all the same.
+      return read.ok ? record(entity) : { ...entity };
     });
   }
 

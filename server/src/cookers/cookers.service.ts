@@ -5,6 +5,7 @@ import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../clock';
 import { CookerEntity } from '../database/entities';
+import { present, readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 
@@ -23,7 +24,7 @@ export class CookersService {
 
   async list(): Promise<StoredCooker[]> {
     const found = await this.em.fork().find(CookerEntity, {}, { orderBy: { createdAt: 'asc', id: 'asc' } });
-    return found.map(stored);
+    return readable(found, (entity) => ({ ...stored(entity), cooker: present(entity.cooker, 'cooker') }));
   }
 
   async create(cooker: Cooker): Promise<StoredCooker> {

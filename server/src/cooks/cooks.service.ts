@@ -5,6 +5,7 @@ import { BadRequestException, Injectable } from '@nestjs/common';
 import { BraisesService, nameOf } from '../braises/braises.service';
 import { Clock } from '../clock';
 import { CookEntity, CookEventEntity } from '../database/entities';
+import { present, readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
 import { LearningService } from '../log/learning.service';
@@ -56,12 +57,14 @@ export class CooksService {
       { cookId: { $in: cooks.map(({ id }) => id) } },
       { orderBy: { seq: 'asc' } },
     );
-    return cooks.map((cook) =>
-      record(
-        cook,
-        events.filter(({ cookId }) => cookId === cook.id),
-      ),
-    );
+    const byCook = new Map(cooks.map(({ id }) => [id, [] as CookEventEntity[]]));
+    for (const event of events) byCook.get(event.cookId)?.push(event);
+    return readable(cooks, (cook) => {
+      present(cook.plan, 'plan');
+      // A fold that goes through here goes through on every page.
+      cookState(present(cook.guide, 'guide'), byCook.get(cook.id) ?? [], this.clock.nowMs());
+      return record(cook, byCook.get(cook.id) ?? []);
+    });
   }
 
   async open(id: string): Promise<CookRecord> {

@@ -14,6 +14,7 @@ import type {
 } from '@hervir/core';
 import type { LogEntry, RehearsalAct, Result, Settings } from '@hervir/contract';
 import { Entity, Index, PrimaryKey, Property, Unique } from '@mikro-orm/core';
+import { StoredJson } from './stored-json';
 
 /** A plan. */
 @Entity({ tableName: 'braise' })
@@ -22,7 +23,7 @@ export class BraiseEntity {
   @PrimaryKey({ type: 'text' })
   id!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   plan!: Plan;
 
   @Property({ type: 'integer' })
@@ -44,7 +45,7 @@ export class CookerEntity {
   @PrimaryKey({ type: 'text' })
   id!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   cooker!: Cooker;
 
   @Property({ type: 'text' })
@@ -57,7 +58,7 @@ export class SettingsEntity {
   @PrimaryKey({ type: 'integer', autoincrement: false })
   id!: number;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   settings!: Settings;
 }
 
@@ -74,10 +75,10 @@ export class CookEntity {
   @Property({ type: 'text' })
   name!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   plan!: Plan;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   guide!: Guide;
 
   @Property({ type: 'text' })
@@ -115,7 +116,7 @@ export class CookEventEntity {
   @Property({ type: 'text' })
   at!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   payload!: CookEventPayload;
 
   @Property({ type: 'text' })
@@ -148,13 +149,13 @@ export class RehearsalEntity {
   @Property({ type: 'text', nullable: true })
   exercise: ExerciseId | null = null;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   plan!: Plan;
 
   @Property({ type: 'text' })
   units!: UnitSystem;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   setup!: SimulatedSetup;
 
   /** How far it has gone, seconds of its own time. */
@@ -170,7 +171,7 @@ export class RehearsalEntity {
   @Property({ type: 'text' })
   mark!: Mark;
 
-  @Property({ type: 'json', nullable: true })
+  @Property({ type: StoredJson, nullable: true })
   debrief: Debrief | null = null;
 }
 
@@ -187,7 +188,7 @@ export class RehearsalActEntity {
   @Property({ type: 'double' })
   atS!: number;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   act!: RehearsalAct;
 }
 
@@ -250,14 +251,14 @@ export class LogEntryEntity {
   @Property({ type: 'text' })
   words!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   entry!: LogEntry;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   plan!: Plan;
 
   /** What it says of the kitchen: kept, so that learning never reads old cooks again. */
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   observation!: Observation;
 
   @Property({ type: 'boolean' })
@@ -276,7 +277,7 @@ export class LearntEntity {
   @Property({ type: 'text' })
   of!: string;
 
-  @Property({ type: 'json' })
+  @Property({ type: StoredJson })
   weights!: readonly number[];
 
   @Property({ type: 'integer' })

@@ -3,6 +3,7 @@ import { summary, withLearnt, type Plan } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { LearntEntity } from '../database/entities';
+import { readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 import { partsOf, teach, untaught, type Lesson } from './lesson';
@@ -26,7 +27,7 @@ export class LearningService {
     const asked = (this.known ??= this.em
       .fork()
       .find(LearntEntity, { cooks: { $gt: 0 } }, { orderBy: { id: 'asc' } })
-      .then((found) => found.map(view)));
+      .then((found) => readable(found, view)));
     // What could not be read is read again.
     asked.catch(() => this.known === asked && this.forgetCache());
     return asked;

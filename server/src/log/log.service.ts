@@ -1,6 +1,6 @@
 import type { LogChange, LogCharts, LogEntry, LogItem, LogPage, LogQuery, LogRecord, PastCook } from '@hervir/contract';
-import { cookState, observe, observeByHand, type Observation, type Plan } from '@hervir/core';
-import { EntityManager, type FilterQuery } from '@mikro-orm/core';
+import { cookState, cutById, observe, observeByHand, type Observation, type Plan } from '@hervir/core';
+import { EntityManager, raw, type FilterQuery } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { Subscription } from 'rxjs';
 import { Loops } from '../background/loops';
@@ -8,6 +8,7 @@ import { nameOf } from '../braises/braises.service';
 import { stored } from '../cooks/stored-event';
 import { CooksStream } from '../cooks/cooks.stream';
 import { CookEntity, CookEventEntity, LogEntryEntity } from '../database/entities';
+import { present, readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 import { Workers } from '../workers/workers';
@@ -18,6 +19,13 @@ import { PhotosService } from './photos.service';
 
 /** A change to a finished cook that changes its line in the log. */
 const TELLING: ReadonlySet<string> = new Set(['finished', 'undone', 'weighed', 'note', 'checked']);
+
+/** @throws Error for an entry that no page could show */
+function readableItem(row: Parameters<typeof itemOf>[0]): LogItem {
+  const item = itemOf({ ...row, entry: present(row.entry, 'entry') });
+  cutById(item.cut);
+  return item;
+}
 
 /** What could not be entered is tried again so often, ms. */
 const RETRY_EVERY = 2000;
@@ -30,8 +38,22 @@ const ORDER: Readonly<Record<LogQuery['sort'], object>> = {
   heaviest: { grams: 'desc', servedAt: 'desc' },
 };
 
-/** What has gone through a search as text and not as a pattern. */
-const literal = (text: string): string => text.toLowerCase().replace(/[%_\\]/g, '\\$&');
+/** What a query looks for. Made anew for each statement: a piece of SQL in it is used once. */
+function asked(query: LogQuery): FilterQuery<LogEntryEntity> {
+  const where: FilterQuery<LogEntryEntity>[] = [];
+  if (query.cut !== undefined) where.push({ cut: query.cut });
+  if (query.species !== undefined) where.push({ species: query.species });
+  if (query.cooker !== undefined) where.push({ cooker: query.cooker });
+  if (query.result !== undefined) where.push({ result: query.result });
+  if (query.from !== undefined) where.push({ servedAt: { $gte: query.from } });
+  // Up to the end of that day.
+  if (query.to !== undefined) where.push({ servedAt: { $lt: `${query.to}T24` } });
+  for (const word of (query.text ?? '').split(/\s+/).filter((part) => part !== '')) {
+    // Looked for as a text and not as a pattern: %, _ and \ stand for themselves.
+    where.push({ [raw((alias) => `instr(${alias}.words, ?)`, [word.toLowerCase()])]: { $gt: 0 } });
+  }
+  return where.length === 0 ? {} : { $and: where };
+}
 
 /** The log: every finished cook, looked for, corrected, and learnt from. */
 @Injectable()
@@ -156,21 +178,9 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   }
 
   async list(query: LogQuery): Promise<LogPage> {
-    const where: FilterQuery<LogEntryEntity>[] = [];
-    if (query.cut !== undefined) where.push({ cut: query.cut });
-    if (query.species !== undefined) where.push({ species: query.species });
-    if (query.cooker !== undefined) where.push({ cooker: query.cooker });
-    if (query.result !== undefined) where.push({ result: query.result });
-    if (query.from !== undefined) where.push({ servedAt: { $gte: query.from } });
-    // Up to the end of that day.
-    if (query.to !== undefined) where.push({ servedAt: { $lt: `${query.to}T24` } });
-    for (const word of (query.text ?? '').split(/\s+/).filter((part) => part !== '')) {
-      where.push({ words: { $like: `%${literal(word)}%` } });
-    }
-    const filter = where.length === 0 ? {} : { $and: where };
     const em = this.em.fork();
     const [found, total] = await Promise.all([
-      em.find(LogEntryEntity, filter, {
+      em.find(LogEntryEntity, asked(query), {
         fields: ['entry', 'result', 'photo'],
         // Only read: nothing is to be watched for changes.
         disableIdentityMap: true,
@@ -178,9 +188,9 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
         offset: query.offset,
         limit: query.limit,
       }),
-      em.count(LogEntryEntity, filter),
+      em.count(LogEntryEntity, asked(query)),
     ]);
-    return { items: found.map(itemOf), total };
+    return { items: readable(found, readableItem), total };
   }
 
   async open(id: string): Promise<LogRecord> {
@@ -337,7 +347,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     const rows = await this.em
       .fork()
       .find(LogEntryEntity, {}, { fields: ['entry'], orderBy: { servedAt: 'asc', id: 'asc' } });
-    return rows.map(({ entry }) => entry);
+    return readable(rows, ({ entry }) => present(entry, 'entry'));
   }
 
   /** Read anew after everything has been put back. */

@@ -1,10 +1,11 @@
-import { readSettings, type Settings } from '@hervir/contract';
+import { readSettings, settingsSchema, type Settings } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import { SettingsEntity } from '../database/entities';
 import { Writes } from '../database/writes';
 
 const THE_ROW = 1;
+const log = new Logger('Settings');
 
 /** What the cook sets once for the kitchen. */
 @Injectable()
@@ -18,9 +19,10 @@ export class SettingsService {
   async read(): Promise<Settings> {
     const row = await this.em.fork().findOne(SettingsEntity, { id: THE_ROW });
     const read = readSettings(row?.settings ?? {});
-    if (!read.ok)
-      throw new Error(`stored settings cannot be read: ${read.faults.map((fault) => fault.path).join(', ')}`);
-    return read.value;
+    if (read.ok) return read.value;
+    // Settings are no reason to be unreachable: those of a new kitchen stand in until they are set again.
+    log.error(`stored settings cannot be read: ${read.faults.map((fault) => fault.path).join(', ')}`);
+    return settingsSchema.parse({});
   }
 
   async save(settings: Settings): Promise<Settings> {

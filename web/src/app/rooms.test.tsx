@@ -5,7 +5,6 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
 import { aKitchen, openRoom, picks, sent, standAt, writes } from '../testing/kitchen';
 
-jest.setTimeout(60_000);
 standAt('2027-01-17T12:00:00Z');
 
 const entry = (part: Partial<LogItem> = {}): LogItem => ({
@@ -86,10 +85,64 @@ describe('Settings', () => {
       const file = new File([text], 'kitchen.json', { type: 'application/json' });
       fireEvent.change(input as HTMLElement, { target: { files: [file] } });
     };
+    kitchen.answers['POST /api/backup/preview'] = () =>
+      answer({ faults: [{ path: '', problem: 'is not JSON', allowed: 'a backup of Hervir' }] }, 400);
     choose('not json at all');
-    expect((await screen.findAllByRole('alert')).length).toBeGreaterThan(0);
+    expect((await screen.findByRole('alert')).textContent).toContain('is not JSON; allowed: a backup of Hervir');
     expect(sent(kitchen, 'POST', '/api/backup/restore')).toEqual([]);
+    // It went as the file it is, not through the page's memory.
+    expect(sent(kitchen, 'POST', '/api/backup/preview')[0]?.body).toBeInstanceOf(Blob);
     await user.keyboard('{Escape}');
+  });
+
+  test('a backup made by itself is shown with its day, looked into, and put back when that is meant', async () => {
+    const kitchen = aKitchen();
+    const name = 'hervir-2026-11-05.json';
+    kitchen.answers['GET /api/backup/kept'] = () =>
+      answer([{ name, made: '2026-11-05T04:00:00.000Z', bytes: 2_345_678 }], 200);
+    const preview = { holds: { braise: 7 }, here: { braise: 3 }, photos: 2, unreadable: 1 };
+    kitchen.answers[`POST /api/backup/kept/${name}/preview`] = () => answer(preview, 200);
+    kitchen.answers[`POST /api/backup/kept/${name}/restore`] = () => answer(preview, 200);
+    const { user } = openRoom('/settings', kitchen);
+    await screen.findByText('2.3 MB');
+    await user.click(screen.getByRole('button', { name: 'Restore Thursday, 5 November' }));
+    const dialog = await screen.findByRole('dialog');
+    expect(dialog.textContent).toMatch(/plans\s*7\s*3/);
+    expect(dialog.textContent).toContain('1 rows of an older Hervir');
+    await user.click(within(dialog).getByRole('button', { name: 'Restore it' }));
+    await waitFor(() => expect(sent(kitchen, 'POST', `/api/backup/kept/${name}/restore`)).toHaveLength(1));
+  });
+
+  test('a table is shown before it is kept: how far it is read, what is new, and what is wrong with it', async () => {
+    const kitchen = aKitchen();
+    const reading = { id: 'one', phase: 'reading', rows: 40, reckoned: 10, known: 3, first: [], faults: [] };
+    let now: object = reading;
+    kitchen.answers['POST /api/log/imports'] = () => answer(reading, 201);
+    kitchen.answers['GET /api/log/imports/one'] = () => answer(now, 200);
+    kitchen.answers['POST /api/log/imports/one/keep'] = () => answer({ added: 37, known: 3, faults: [] }, 200);
+    const { user } = openRoom('/settings', kitchen);
+    await screen.findByText('Read a CSV in…');
+    const choose = (): void => {
+      const input = [...document.querySelectorAll('input[type="file"]')].at(-1);
+      fireEvent.change(input as HTMLElement, { target: { files: [new File(['date;cut'], 'notebook.csv')] } });
+    };
+    choose();
+    const dialog = await screen.findByRole('dialog');
+    expect(dialog.textContent).toContain('40 cooks, 3 of them in the log already.');
+    const add = within(dialog).getByRole<HTMLButtonElement>('button', { name: 'Add 37 cooks' });
+    expect([add.disabled, within(dialog).getByRole('progressbar').getAttribute('aria-valuenow')]).toEqual([true, '27']);
+    now = { ...reading, phase: 'ready', reckoned: 37 };
+    await waitFor(() => expect(add.disabled).toBe(false));
+    await user.click(add);
+    await screen.findByText('37 cooks added; 3 were there already.');
+
+    now = {
+      ...reading,
+      phase: 'refused',
+      faults: [{ path: 'line 5, served at', problem: '"soon" is not a datetime', allowed: 'a date' }],
+    };
+    choose();
+    await screen.findByText(/line 5, served at: "soon" is not a datetime/);
   });
 });
 

@@ -16,7 +16,6 @@ import {
   type PretendKitchen,
 } from '../testing/kitchen';
 
-jest.setTimeout(60_000);
 standAt('2027-01-17T12:00:00Z');
 
 const ID = '0e4177b8-253c-4e42-895e-09934a6c47c2';

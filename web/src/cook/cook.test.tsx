@@ -5,7 +5,6 @@ import type { UserEvent } from '@testing-library/user-event';
 import { answer } from '../testing/answer';
 import { aCook, aKitchen, openRoom, sent, standAt, type PretendKitchen } from '../testing/kitchen';
 
-jest.setTimeout(60_000);
 standAt('2027-01-17T15:40:00Z');
 
 async function pot(kitchen = aKitchen({ running: [aCook()] })): Promise<{ kitchen: PretendKitchen; user: UserEvent }> {

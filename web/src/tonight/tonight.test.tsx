@@ -3,7 +3,6 @@ import type { Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
 
-jest.setTimeout(60_000);
 standAt('2027-01-17T13:00:00Z');
 
 const answer = (): HTMLElement => screen.getByRole('region', { name: 'The answer' });

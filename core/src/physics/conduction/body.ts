@@ -19,7 +19,7 @@ export interface Medium {
   readonly surface: number;
 }
 
-const HALF_DIMENSION = { min: 1e-4, max: 0.5, unit: 'm' };
+const HALF_DIMENSION = { min: 1e-4, max: 5, unit: 'm' };
 const DEFAULT_MODES = 5;
 
 interface Direction {
@@ -115,7 +115,7 @@ export class ConductionBody implements HeatBody {
   readonly nodeWeights: Float64Array;
 
   /**
-   * @param solid the body, half-dimensions 0.1 mm to 0.5 m
+   * @param solid the body, half-dimensions 0.1 mm to 5 m
    * @param medium its conduction and surface coefficient
    * @param startC temperature of the whole body at the start
    * @param size modes a direction; 5 keep the cook value within 0.15 % in a heating pot, 7 the core within 0.1 K

@@ -1,0 +1,100 @@
+import { CUTS } from '@hervir/core';
+import fc from 'fast-check';
+import { z } from 'zod';
+import { planSchema } from '../plan';
+
+type JsonSchema = {
+  readonly type?: string;
+  readonly const?: unknown;
+  readonly enum?: readonly unknown[];
+  readonly anyOf?: readonly JsonSchema[];
+  readonly properties?: Readonly<Record<string, JsonSchema>>;
+  readonly required?: readonly string[];
+  readonly additionalProperties?: JsonSchema | false;
+  readonly items?: JsonSchema;
+  readonly maxItems?: number;
+  readonly minimum?: number;
+  readonly maximum?: number;
+  readonly minLength?: number;
+  readonly maxLength?: number;
+  readonly format?: string;
+  readonly allOf?: readonly JsonSchema[];
+};
+
+/** Numbers of a range, its ends as often as what lies between: that is where a reckoning breaks. */
+function numbers({ minimum = -1e6, maximum = 1e6, type }: JsonSchema): fc.Arbitrary<number> {
+  const between =
+    type === 'integer'
+      ? fc.integer({ min: minimum, max: maximum })
+      : fc.double({ min: minimum, max: maximum, noNaN: true, noDefaultInfinity: true });
+  return fc.oneof({ weight: 1, arbitrary: fc.constantFrom(minimum, maximum) }, { weight: 2, arbitrary: between });
+}
+
+/** What a schema takes. Lists are kept short: what breaks with ten entries breaks with three. */
+function ofSchema(schema: JsonSchema): fc.Arbitrary<unknown> {
+  if (schema.const !== undefined) return fc.constant(schema.const);
+  if (schema.enum) return fc.constantFrom(...schema.enum);
+  if (schema.anyOf) return fc.oneof(...schema.anyOf.map(ofSchema));
+  switch (schema.type) {
+    case 'null':
+      return fc.constant(null);
+    case 'boolean':
+      return fc.boolean();
+    case 'number':
+    case 'integer':
+      return numbers(schema);
+    case 'array':
+      return fc.array(ofSchema(schema.items ?? {}), { maxLength: Math.min(3, schema.maxItems ?? 3) });
+    case 'object': {
+      const { properties = {}, required = [] } = schema;
+      return fc.record(Object.fromEntries(Object.entries(properties).map(([key, of]) => [key, ofSchema(of)])), {
+        requiredKeys: [...required] as never,
+      });
+    }
+    case 'string':
+      // Moments are the only strings with a form; names may be anything.
+      return schema.format === 'date-time' || schema.allOf !== undefined
+        ? fc
+            .date({ min: new Date('1901-01-01'), max: new Date('2998-12-31'), noInvalidDate: true })
+            .map((date) => date.toISOString())
+        : fc.constantFrom('Goat neck', 'x'.repeat(Math.min(40, schema.maxLength ?? 40)), 'onion', '"; \\ =1+1 <b>');
+    default:
+      return fc.constant({});
+  }
+}
+
+const PLAN = z.toJSONSchema(planSchema, { io: 'input', target: 'draft-2020-12' }) as JsonSchema;
+
+interface Rough {
+  readonly cooker?: unknown;
+  readonly liquids?: unknown;
+  readonly meat: { readonly grams: number; readonly thicknessCm?: number; readonly pieces?: number };
+}
+
+/**
+ * Plans that the schema takes, as wild as it allows: every range to its ends, every list, every choice. Only the form is one
+ * of the cut's and less is trimmed off than there is, so that most of them can be reckoned.
+ */
+export function anyPlan(): fc.Arbitrary<unknown> {
+  const pairs = CUTS.flatMap(({ id, forms }) => forms.map((form) => ({ cut: id, form })));
+  return fc
+    .tuple(ofSchema(PLAN), fc.constantFrom(...pairs), fc.double({ min: 0, max: 0.9, noNaN: true }), fc.nat(9))
+    .map(([plan, pair, trimmed, dice]) => {
+      const rough = plan as Rough;
+      const { thicknessCm, pieces, ...meat } = rough.meat;
+      const { cooker, liquids, ...rest } = rough;
+      return {
+        ...rest,
+        // A usual pot with usual liquid in two of five: most heaters and pots at random do not go together.
+        ...(dice < 4 ? {} : { cooker, liquids }),
+        meat: {
+          ...meat,
+          ...pair,
+          trimGrams: trimmed * meat.grams,
+          // Measured now and then: most of what is measured at random does not go with the weight.
+          ...(dice < 2 && thicknessCm !== undefined ? { thicknessCm } : {}),
+          ...(dice > 6 && pieces !== undefined ? { pieces } : {}),
+        },
+      };
+    });
+}

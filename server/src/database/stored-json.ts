@@ -1,0 +1,20 @@
+import { JsonType, type EntityProperty, type Platform } from '@mikro-orm/core';
+
+/**
+ * A column of JSON. What is in it and is none, after a disk has failed or a hand has slipped, reads as nothing: the row says
+ * so where it is looked at, and the rows beside it are read.
+ */
+export class StoredJson extends JsonType {
+  override convertToJSValue(value: unknown, platform: Platform): unknown {
+    try {
+      return super.convertToJSValue(value as string, platform);
+    } catch (error) {
+      if (error instanceof SyntaxError) return null;
+      throw error;
+    }
+  }
+
+  override getColumnType(_prop: EntityProperty, _platform: Platform): string {
+    return 'json';
+  }
+}
