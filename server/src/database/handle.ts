@@ -1,3 +1,4 @@
+import { setTimeout as delay } from 'node:timers/promises';
 import { LibSqlConnection, LibSqlKnexDialect, LibSqlPlatform, AbstractSqlDriver, type Knex } from '@mikro-orm/libsql';
 import type { Configuration } from '@mikro-orm/core';
 import type Database from 'libsql';
@@ -7,6 +8,19 @@ import type Database from 'libsql';
  * whoever can wait longer does so between tries (see writes.ts).
  */
 const BUSY_MS = 40;
+
+/** How long another program's lock is waited for, ms: between tries others are answered. */
+const PATIENCE_MS = 5000;
+const RETRY_MS = 60;
+
+/** The database is locked by another program. */
+export const isBusy = (error: unknown): boolean => {
+  const { code = '', message = '' } = error as { code?: string; message?: string };
+  return /SQLITE_BUSY|database is locked/.test(`${code} ${message}`);
+};
+
+/** Why a client's last transaction did not begin: the client itself goes on as if it had, and fails at its first query. */
+const notBegun = new WeakMap<object, unknown>();
 
 /** The part of a client's query that is looked at here. */
 interface Query {
@@ -29,6 +43,14 @@ abstract class HandleDialect extends LibSqlKnexDialect {
     return handle;
   }
 
+  /** Asked for by the client, and not in its types. */
+  destroyRawConnection(handle: Database.Database): Promise<void> {
+    // A handle is only closed for good when its last statement is collected: until then it would hold its lock.
+    if (handle.inTransaction) handle.exec('rollback');
+    handle.close();
+    return Promise.resolve();
+  }
+
   override validateConnection(handle: Database.Database): boolean {
     return handle.open && !handle.inTransaction;
   }
@@ -39,9 +61,25 @@ class WriteDialect extends HandleDialect {
   // A commit is on the disk before it is acknowledged: a cook's data survives a kill and a power cut.
   protected override readonly pragmas = ['journal_mode = wal', 'synchronous = full'];
 
-  override _query(handle: unknown, query: Query): Promise<unknown> {
-    // A transaction that begins by reading could find at its first write that another program has written since.
-    return super._query(handle, query.sql === 'BEGIN;' ? Object.assign(query, { sql: 'BEGIN IMMEDIATE;' }) : query);
+  override async _query(handle: Database.Database, query: Query): Promise<unknown> {
+    const bare = query.sql.toLowerCase();
+    if (bare !== 'begin;' && bare !== 'commit;' && bare !== 'rollback;') return super._query(handle, query);
+    // At once and not as a statement: one that failed would stay in progress, and no later transaction could be committed.
+    for (const until = performance.now() + PATIENCE_MS; ;) {
+      try {
+        // A transaction that begins by reading could find at its first write that another program has written since.
+        handle.exec(bare === 'begin;' ? 'begin immediate' : bare);
+        return Object.assign(query, { response: [], context: { lastID: 0, changes: 0 } });
+      } catch (error) {
+        if (bare !== 'begin;') throw error;
+        if (!isBusy(error) || performance.now() > until) {
+          // A transaction has a client of its own, with the settings of the one it came from.
+          notBegun.set(this.config, error);
+          throw error;
+        }
+        await delay(RETRY_MS);
+      }
+    }
   }
 }
 
@@ -66,6 +104,15 @@ class HandleConnection extends LibSqlConnection {
 export class KitchenDriver extends AbstractSqlDriver<HandleConnection> {
   constructor(config: Configuration) {
     super(config, new LibSqlPlatform(), HandleConnection, ['knex', 'libsql']);
+  }
+
+  /** Why the last transaction did not begin, where the first query of one found that it had not; told once. */
+  whyNotBegun(error: unknown): unknown {
+    if (!(error instanceof Error) || !error.message.includes('Transaction query already complete')) return error;
+    const { config } = this.connection.getKnex().client as { config: object };
+    const why = notBegun.get(config) ?? error;
+    notBegun.delete(config);
+    return why;
   }
 
   /** Lets go of the handle that reads: while it is open, the write-ahead log cannot be emptied. */

@@ -1,19 +1,8 @@
-import { setTimeout as delay } from 'node:timers/promises';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { Mutex } from 'async-mutex';
 import { DataFolder } from './data-folder';
-
-/** How long another program's lock is waited for, ms. */
-const PATIENCE = 5000;
-/** Between two tries, ms. */
-const RETRY = 60;
-
-/** The database is locked by another program. */
-export const isBusy = (error: unknown): boolean => {
-  const { code = '', message = '' } = error as { code?: string; message?: string };
-  return /SQLITE_BUSY|database is locked/.test(`${code} ${message}`);
-};
+import type { KitchenDriver } from './handle';
 
 /**
  * The one door to writing. Writes go one after another, each in a transaction of its own that is on the disk when this
@@ -37,19 +26,10 @@ export class Writes {
    */
   run<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
     return this.alone(async () => {
-      const until = performance.now() + PATIENCE;
-      for (;;) {
-        let began = false;
-        try {
-          return await this.em.fork().transactional((em) => {
-            began = true;
-            return work(em);
-          });
-        } catch (error) {
-          // A lock is met when a transaction begins: nothing of the work was done yet.
-          if (began || !isBusy(error) || performance.now() > until) throw error;
-          await delay(RETRY);
-        }
+      try {
+        return await this.em.fork().transactional(work);
+      } catch (error) {
+        throw (this.em.getDriver() as unknown as KitchenDriver).whyNotBegun(error);
       }
     });
   }
