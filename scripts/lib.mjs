@@ -96,6 +96,7 @@ export function buildAll() {
   if (run(process.execPath, [tsc, '-b', 'server']) !== 0) stop('The server does not compile.');
   if (run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') }) !== 0)
     stop('The web does not build.');
+  if (run(process.execPath, [join(root, 'scripts/write-licences.mjs')]) !== 0) stop('The licences cannot be written.');
   stampBuild('all');
 }
 

@@ -17,6 +17,7 @@ export default defineConfig({
       includeAssets: [],
       injectManifest: { globPatterns: ['**/*.{js,css,html,svg,png,woff2}'] },
       manifest: {
+        id: '/',
         name: 'Hervir',
         short_name: 'Hervir',
         description: 'Braising tough cuts under pressure: minutes, odds, and when to begin.',
@@ -28,6 +29,16 @@ export default defineConfig({
           { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
           { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+        screenshots: [
+          { src: '/screenshot-wide.png', sizes: '1280x800', type: 'image/png', form_factor: 'wide', label: 'Tonight' },
+          {
+            src: '/screenshot-phone.png',
+            sizes: '390x844',
+            type: 'image/png',
+            form_factor: 'narrow',
+            label: 'At the pot',
+          },
         ],
         shortcuts: [{ name: 'At the pot', url: '/cook' }],
       },

@@ -20,3 +20,4 @@ export * from './json-schema';
 export * from './rehearsal';
 export * from './log';
 export * from './recipe';
+export * from './pages';

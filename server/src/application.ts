@@ -16,6 +16,7 @@ import { authorityOf, ownCertificate } from './lan/certificate';
 import { door } from './lan/door';
 import { LAN_ADDRESSES } from './lan/lan-addresses';
 import { Pairing } from './lan/pairing';
+import { isPage } from '@hervir/contract';
 import { FaultFilter } from './security/faults';
 import { headers, ownHostOnly } from './security/guard';
 
@@ -57,13 +58,13 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   );
   app.useStaticAssets(folder, { index: false });
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const page = request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html') !== false;
+    const reads = request.method === 'GET' || request.method === 'HEAD';
+    const page = reads && !request.path.startsWith('/api/') && request.accepts('html') !== false;
     if (page)
-      response.sendFile(
-        join(folder, 'index.html'),
-        { headers: { 'cache-control': 'no-cache' } },
-        (error) => error && next(),
-      );
+      // Of an address that leads nowhere the page says so in words, and this in its status.
+      response
+        .status(isPage(request.path) ? 200 : 404)
+        .sendFile(join(folder, 'index.html'), { headers: { 'cache-control': 'no-cache' } }, (error) => error && next());
     else next();
   });
 }

@@ -19,6 +19,25 @@ export class StartError extends Error {}
 
 const DEFAULT_PORT = 4780;
 
+/** What `--help` says. */
+export const HELP = `Hervir: braising tough cuts under pressure.
+
+npm start -- [flags]
+
+  --port <n>          where it listens on this machine (4780; HERVIR_PORT)
+  --data <folder>     where everything is kept (data; HERVIR_DATA)
+  --host <address>    listens on another address of this machine (127.0.0.1; HERVIR_HOST)
+  --allow-host <name> names a browser may use besides, commas between (HERVIR_ALLOW_HOST)
+  --lan               lets paired phones of the house in, over TLS
+  --lan-port <n>      where (the port after the other)
+  --lan-host <addr>   at which of this machine's addresses (all of the house's)
+  --demo              a demo kitchen: filled when empty, and can be put back
+  --version, --help
+
+Flags come before the environment. HERVIR_LOG sets how much is written down: silent, error, warn, info, debug (warn).
+What is kept, how to update, and how to go back: docs/running.md
+`;
+
 function portOf(flag: string, text: string): number {
   const port = Number(text);
   if (!/^\d+$/.test(text) || port > 65_535) throw new StartError(`--${flag} ${text} is no port; allowed: 0 to 65535.`);

@@ -1,9 +1,19 @@
 import 'reflect-metadata';
 import { toString } from 'qrcode';
 import { start } from './application';
-import { readConfig, StartError } from './config';
+import { HELP, readConfig, StartError } from './config';
+import { VERSION } from './version';
 
 async function main(): Promise<void> {
+  const asked = process.argv.slice(2);
+  if (asked.includes('--help') || asked.includes('-h')) {
+    process.stdout.write(HELP);
+    return;
+  }
+  if (asked.includes('--version')) {
+    process.stdout.write(`${VERSION}\n`);
+    return;
+  }
   const config = readConfig(process.argv.slice(2), process.env);
   const running = await start(config);
   process.stdout.write(`Hervir is at ${running.address}${config.demo ? '  (demo kitchen)' : ''}\n`);

@@ -5,9 +5,9 @@ import { join } from 'node:path';
 import type { BackupPreview, CookRecord, KeptBackup, LogItem } from '@hervir/contract';
 import { COOK_EVENTS, CUTS, GRADES } from '@hervir/core';
 import fc from 'fast-check';
-import { anyPlan } from '../../../contract/src/testing/any-plan';
+import { anyPlan } from '../testing/any-plan';
+import { Loops } from '../background/loops';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
-import { BackupService } from './backup.service';
 
 type Backup = { made: string; format: string; tables: Record<string, Record<string, unknown>[]>; photos: object };
 const PICTURE = Buffer.from('ffd8ffda0002010203ffd9', 'hex').toString('base64');
@@ -132,18 +132,13 @@ describe('a backup a day, by itself', () => {
     mkdirSync(join(folder, 'backups'));
     const [old, recent] = [20, 3].map((days) => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10));
     for (const day of [old, recent]) writeFileSync(join(folder, 'backups', `hervir-${day}.json`), '{}');
-    const daily: Promise<void>[] = [];
-    const { makeDaily } = BackupService.prototype;
-    let service: BackupService | undefined;
-    jest.spyOn(BackupService.prototype, 'onModuleInit').mockImplementation(function (this: BackupService) {
-      service = this;
-      return Promise.resolve();
-    });
+    const start = jest.spyOn(Loops.prototype, 'start');
     const kitchen = await openKitchen({ dataFolder: folder, demo: true });
-    jest.restoreAllMocks();
-    expect(makeDaily).toBe(BackupService.prototype.makeDaily);
-    for (let i = 0; i < 2; i += 1) daily.push(service?.makeDaily() ?? Promise.resolve());
-    await Promise.all(daily);
+    const daily = start.mock.calls.find(([name]) => name === 'daily backup')?.[2];
+    start.mockRestore();
+    // Its turn comes again and again: one a day is made.
+    await daily?.();
+    await daily?.();
     const kept = (await kitchen.send('GET', '/api/backup/kept')).body as KeptBackup[];
     const today = new Date().toISOString().slice(0, 10);
     expect(kept.map(({ name }) => name)).toEqual([`hervir-${today}.json`, `hervir-${recent}.json`]);

@@ -123,7 +123,8 @@ export class BraisesService {
       entity.deletedAt = deleted ? this.clock.now() : null;
       const read = parsePlan(entity.plan);
       // One that cannot be read can be put away all the same.
-      return read.ok ? record(entity) : { ...entity };
+      const { plan, revision, createdAt, updatedAt, deletedAt } = entity;
+      return read.ok ? record(entity) : { id, plan, revision, createdAt, updatedAt, deletedAt };
     });
   }
 

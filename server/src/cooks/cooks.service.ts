@@ -16,6 +16,8 @@ import { stored } from './stored-event';
 
 /** A device's clock may be ahead of ours by so much, ms. */
 const AHEAD_MS = 120_000;
+/** A press bears a time after all that is known of its cook, ms. */
+const JUST_AFTER_MS = 1000;
 /** A cook is over within a day; nothing later belongs to it, ms. */
 const LONGEST_COOK_MS = 36 * 3_600_000;
 
@@ -144,8 +146,11 @@ export class CooksService {
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
       const fresh = new Map<string, CookEventEntity>();
       const before = await em.find(CookEventEntity, { cookId }, { orderBy: { seq: 'asc' } });
-      // A clock set back in mid-cook does not undo what has happened: what follows it may bear a time just after.
-      const latest = Math.max(now, ...before.map(({ at }) => Date.parse(at)));
+      // A clock set back in mid-cook does not undo what has happened: what this server has once heard of was not to come.
+      const heardAt = before.reduce((most, { receivedAt }) => Math.max(most, Date.parse(receivedAt)), now);
+      const newest = before.reduce((most, { at }) => Math.max(most, Date.parse(at)), 0);
+      // What follows the newest may bear a time just after it, wherever that is; but nobody walks into the future so.
+      const latest = Math.max(heardAt + AHEAD_MS, Math.min(newest + JUST_AFTER_MS, heardAt + 2 * AHEAD_MS));
       for (const event of events) {
         const old = known.find(({ id }) => id === event.id);
         const fault = old && old.cookId !== cookId ? FOREIGN : this.misplaced(event, cook, latest);
@@ -196,7 +201,7 @@ export class CooksService {
   private misplaced(event: CookEvent, cook: CookEntity, latest: number): typeof FOREIGN | null {
     const at = Date.parse(event.at);
     const begun = Date.parse(cook.startedAt);
-    if (at > latest + AHEAD_MS) {
+    if (at > latest) {
       return {
         path: 'at',
         problem: `${event.at} has not come yet`,

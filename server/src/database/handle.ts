@@ -74,7 +74,7 @@ class WriteDialect extends HandleDialect {
         if (bare !== 'begin;') throw error;
         if (!isBusy(error) || performance.now() > until) {
           // A transaction has a client of its own, with the settings of the one it came from.
-          notBegun.set(this.config, error);
+          notBegun.set(this.config as object, error);
           throw error;
         }
         await delay(RETRY_MS);

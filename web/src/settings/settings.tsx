@@ -8,6 +8,7 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
+import { AboutCard } from './about-card';
 import { BackupCard } from './backup-card';
 import { LogFileCard } from './log-file-card';
 import { DeviceCard } from './device-card';
@@ -168,6 +169,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
       <PhoneCard />
       <BackupCard />
       <LogFileCard />
+      <AboutCard />
       {demo && (
         <div className="card panel" style={{ marginTop: 16 }}>
           <h2>Demo kitchen</h2>

@@ -1,7 +1,7 @@
+import { planSchema } from '@hervir/contract';
 import { CUTS } from '@hervir/core';
 import fc from 'fast-check';
 import { z } from 'zod';
-import { planSchema } from '../plan';
 
 type JsonSchema = {
   readonly type?: string;

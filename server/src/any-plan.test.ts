@@ -1,6 +1,6 @@
+import { readPlan } from '@hervir/contract';
 import { forecast } from '@hervir/core';
 import fc from 'fast-check';
-import { readPlan } from './plan';
 import { anyPlan } from './testing/any-plan';
 
 /** Every number in a document that is none: NaN, or beyond all bounds. */

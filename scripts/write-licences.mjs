@@ -1,0 +1,4 @@
+// Called by the build.
+import { writeLicences } from './licences.mjs';
+
+writeLicences();
