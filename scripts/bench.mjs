@@ -2,6 +2,7 @@
 import { createRequire } from 'node:module';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { benchKitchen } from './bench-kitchen.mjs';
 import { benchLog } from './bench-log.mjs';
 import { benchScreen } from './bench-screen.mjs';
 import { buildReckoning, install, root } from './lib.mjs';
@@ -161,3 +162,4 @@ else {
 
 if (process.argv.includes('--screen')) await benchScreen(say);
 if (process.argv.includes('--log')) await benchLog(say);
+if (process.argv.includes('--kitchen')) await benchKitchen();

@@ -158,7 +158,7 @@ const TABLE_ROWS = {
     pin_ratio: figure.optional(),
     trim_share: figure.optional(),
     cook_share: figure.optional(),
-    words,
+    words: z.string().max(60_000),
     entry: logEntrySchema,
     plan,
     observation: observationSchema,

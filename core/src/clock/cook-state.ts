@@ -129,11 +129,13 @@ const copies =
 
 /** Events in the order they happened; what was taken back is left out, and what took it back. */
 function live(events: readonly CookEvent[]): { kept: CookEvent[]; ignored: Ignored[] } {
-  const ordered = [...events].sort(
-    (a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0),
-  );
-  const unique = ordered.filter((event, i) => ordered.findIndex(({ id }) => id === event.id) === i);
-  const byId = new Map(unique.map((event) => [event.id, event]));
+  const ordered = events
+    .map((event) => ({ event, ms: Date.parse(event.at) }))
+    .sort((a, b) => a.ms - b.ms || (a.event.id < b.event.id ? -1 : a.event.id > b.event.id ? 1 : 0));
+  const byId = new Map<string, CookEvent>();
+  // Sent twice, it happened once: the first of them.
+  for (const { event } of ordered) if (!byId.has(event.id)) byId.set(event.id, event);
+  const unique = [...byId.values()];
   const gone = new Set<string>();
   const ignored: Ignored[] = [];
   // From the last back: an undo that was itself taken back takes nothing back.

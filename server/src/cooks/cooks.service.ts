@@ -12,7 +12,7 @@ import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { CooksStream } from './cooks.stream';
-import { stored } from './stored-event';
+import { eventsOf, stored, type KeptEvent } from './stored-event';
 
 /** A device's clock may be ahead of ours by so much, ms. */
 const AHEAD_MS = 120_000;
@@ -24,7 +24,7 @@ const LONGEST_COOK_MS = 36 * 3_600_000;
 /** May be told long after: a cook that was never closed, its weight, a word on it. */
 const AFTERWARDS: ReadonlySet<CookEventKind> = new Set(['finished', 'note', 'weighed', 'undone']);
 
-function record(cook: CookEntity, events: readonly CookEventEntity[]): CookRecord {
+function record(cook: CookEntity, events: readonly KeptEvent[]): CookRecord {
   const { id, braiseId, name, plan, guide, units, startedAt, finishedAt } = cook;
   return { id, braiseId, name, plan, guide, units, startedAt, finishedAt, events: events.map(stored) };
 }
@@ -54,12 +54,9 @@ export class CooksService {
   async running(): Promise<CookRecord[]> {
     const em = this.em.fork();
     const cooks = await em.find(CookEntity, { finishedAt: null }, { orderBy: { startedAt: 'desc' }, limit: 20 });
-    const events = await em.find(
-      CookEventEntity,
-      { cookId: { $in: cooks.map(({ id }) => id) } },
-      { orderBy: { seq: 'asc' } },
-    );
-    const byCook = new Map(cooks.map(({ id }) => [id, [] as CookEventEntity[]]));
+    const ids = cooks.map(({ id }) => id);
+    const events = await eventsOf(em, ids);
+    const byCook = new Map(ids.map((id) => [id, [] as KeptEvent[]]));
     for (const event of events) byCook.get(event.cookId)?.push(event);
     return readable(cooks, (cook) => {
       present(cook.plan, 'plan');
@@ -73,7 +70,7 @@ export class CooksService {
     const em = this.em.fork();
     const cook = await em.findOne(CookEntity, { id });
     if (!cook) throw notFound('cook', id);
-    return record(cook, await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } }));
+    return record(cook, await eventsOf(em, [id]));
   }
 
   /**
@@ -145,7 +142,8 @@ export class CooksService {
       if (!cook) throw notFound('cook', cookId);
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
       const fresh = new Map<string, CookEventEntity>();
-      const before = await em.find(CookEventEntity, { cookId }, { orderBy: { seq: 'asc' } });
+      // Only read: nothing of what has happened is ever changed, however much it is.
+      const before = await eventsOf(em, [cookId]);
       // A clock set back in mid-cook does not undo what has happened: what this server has once heard of was not to come.
       const heardAt = before.reduce((most, { receivedAt }) => Math.max(most, Date.parse(receivedAt)), now);
       const newest = before.reduce((most, { at }) => Math.max(most, Date.parse(at)), 0);
@@ -187,7 +185,7 @@ export class CooksService {
     const gone = await this.writes.run(async (em) => {
       const cook = await em.findOne(CookEntity, { id });
       if (!cook) throw notFound('cook', id);
-      const there = record(cook, await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } }));
+      const there = record(cook, await eventsOf(em, [id]));
       // Decided where it is done: something may have happened since the page was drawn.
       if (there.events.some(({ kind }) => kind !== 'started')) throw conflict(there.events.length, there);
       await em.nativeDelete(CookEventEntity, { cookId: id });

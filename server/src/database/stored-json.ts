@@ -7,7 +7,7 @@ import { JsonType, type EntityProperty, type Platform } from '@mikro-orm/core';
 export class StoredJson extends JsonType {
   override convertToJSValue(value: unknown, platform: Platform): unknown {
     try {
-      return super.convertToJSValue(value as never, platform);
+      return super.convertToJSValue(value, platform);
     } catch (error) {
       if (error instanceof SyntaxError) return null;
       throw error;

@@ -5,7 +5,7 @@ import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/com
 import { Subscription } from 'rxjs';
 import { Loops } from '../background/loops';
 import { nameOf } from '../braises/braises.service';
-import { stored } from '../cooks/stored-event';
+import { eventsOf, stored } from '../cooks/stored-event';
 import { CooksStream } from '../cooks/cooks.stream';
 import { CookEntity, CookEventEntity, LogEntryEntity } from '../database/entities';
 import { present, readable } from '../database/readable';
@@ -95,9 +95,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
         'select `id` from `cook` where `finished_at` is not null and `id` not in (select `id` from `log_entry`)',
       );
       for (const { id } of missing) this.waiting.add(id);
-      await this.photos.tidy(
-        new Set((await this.ask<{ id: string }>('select `id` from `log_entry` where `photo`')).map(({ id }) => id)),
-      );
+      await this.photos.tidy((ids) => this.withPhoto(ids));
       this.looked = true;
     }
     if (this.waiting.size === 0) return;
@@ -109,6 +107,14 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   private async ask<T>(sql: string): Promise<T[]> {
     const found: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
     return found as T[];
+  }
+
+  /** Which of some cooks have a photo. */
+  private async withPhoto(ids: readonly string[]): Promise<Set<string>> {
+    const found = await this.em
+      .fork()
+      .find(LogEntryEntity, { id: { $in: [...ids] }, photo: true }, { fields: ['id'], disableIdentityMap: true });
+    return new Set(found.map(({ id }) => id));
   }
 
   onModuleDestroy(): void {
@@ -158,7 +164,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
         if (before) em.remove(before);
         return;
       }
-      const events = (await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } })).map(stored);
+      const events = await eventsOf(em, [id]);
       const state = cookState(cook.guide, events, Date.parse(cook.finishedAt));
       const grade = firstGrade(events);
       const observation = observedIn(cook.plan, () => observe(cook.plan, state, grade));
@@ -198,7 +204,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     const row = await em.findOne(LogEntryEntity, { id });
     if (!row) throw notFound('log entry', id);
     const cook = await em.findOne(CookEntity, { id });
-    const events = cook ? await em.find(CookEventEntity, { cookId: id }, { orderBy: { seq: 'asc' } }) : [];
+    const events = cook ? await eventsOf(em, [id]) : [];
     return {
       item: itemOf(row),
       plan: row.plan,
@@ -275,7 +281,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   ): Promise<Observation> {
     const cook = await em.findOne(CookEntity, { id });
     if (!cook) return grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
-    const events = (await em.find(CookEventEntity, { cookId: id })).map(stored);
+    const events = await eventsOf(em, [id]);
     const state = cookState(cook.guide, events, Date.parse(cook.finishedAt ?? cook.startedAt));
     return observedIn(plan, () => observe(cook.plan, state, grade));
   }

@@ -6,6 +6,9 @@ import { DataFolder } from '../database/data-folder';
 import { notFound } from '../security/faults';
 import { pictureOf } from './picture';
 
+/** Pictures that are looked up in one go. */
+const AT_ONCE = 200;
+
 /** Photos of cooks: beside the database, stripped of where and with what they were taken. */
 @Injectable()
 export class PhotosService {
@@ -51,10 +54,15 @@ export class PhotosService {
   }
 
   /** Throws pictures away that belong to no cook: what a power cut left between a cook and its photo. */
-  async tidy(known: ReadonlySet<string>): Promise<void> {
-    for (const name of await readdir(this.folder.photos).catch(() => [])) {
-      const id = name.endsWith('.jpg') ? name.slice(0, -'.jpg'.length) : null;
-      if (id === null || !known.has(id)) await rm(join(this.folder.photos, name), { force: true });
+  async tidy(withPhoto: (ids: readonly string[]) => Promise<ReadonlySet<string>>): Promise<void> {
+    const names = await readdir(this.folder.photos).catch(() => []);
+    for (let i = 0; i < names.length; i += AT_ONCE) {
+      const some = names.slice(i, i + AT_ONCE);
+      const known = await withPhoto(some.map((name) => name.replace(/[.]jpg$/, '')));
+      for (const name of some) {
+        const keeps = name.endsWith('.jpg') && known.has(name.slice(0, -'.jpg'.length));
+        if (!keeps) await rm(join(this.folder.photos, name), { force: true });
+      }
     }
   }
 

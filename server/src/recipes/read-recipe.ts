@@ -50,6 +50,8 @@ const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
 
 /** How much a line says, in grams or millilitres; null where it says nothing. */
 function amountOf(line: string, as: TakenAs): { readonly grams: number; readonly said: boolean } | null {
+  // No kitchen has so much of anything: it is a number of something else.
+  if (/\d{9}/.test(line)) return null;
   const [read] = parseIngredient(line, { normalizeUOM: true });
   if (!read) return null;
   const { quantity, quantity2, unitOfMeasure } = read;

@@ -1,4 +1,4 @@
-import { parse as parseHtml } from 'node-html-parser';
+import { Parser } from 'htmlparser2';
 
 /** A recipe as it was written, before anything is made of it. */
 export interface RecipeText {
@@ -18,13 +18,55 @@ const DEEPEST = 12;
 const MOST_LINES = 300;
 const LONGEST_LINE = 1000;
 
-/** Text without markup: a recipe's text is never taken for anything but text. */
+/** Elements after which a new line begins. */
+const BREAKS: ReadonlySet<string> = new Set(['br', 'p', 'li', 'div', 'tr', 'h1', 'h2', 'h3', 'h4', 'ul', 'ol']);
+/** Elements whose text is for machines. */
+const SILENT: ReadonlySet<string> = new Set(['script', 'style', 'template', 'noscript']);
+
+/** Text without markup: a recipe's text is never taken for anything but text. Read once from end to end, however it nests. */
 export function plain(text: string): string {
-  const bare = /[<&]/.test(text) ? parseHtml(text.replace(/<br\s*\/?>|<\/(p|li|div)>/gi, '\n')).textContent : text;
-  return bare
+  return (/[<&]/.test(text) ? withoutMarkup(text) : text)
     .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/g, '')
     .replace(/[ \t\u00a0]+/g, ' ')
     .trim();
+}
+
+function withoutMarkup(html: string): string {
+  const parts: string[] = [];
+  let silent = 0;
+  const parser = new Parser({
+    onopentagname: (name) => {
+      if (SILENT.has(name)) silent += 1;
+      if (name === 'br') parts.push('\n');
+    },
+    ontext: (text) => void (silent === 0 && parts.push(text)),
+    onclosetag: (name) => {
+      if (SILENT.has(name)) silent -= 1;
+      else if (name !== 'br' && BREAKS.has(name)) parts.push('\n');
+    },
+  });
+  parser.end(html);
+  return parts.join('');
+}
+
+/** What the scripts of JSON-LD in a page hold. */
+function linkedData(html: string): string[] {
+  const found: string[] = [];
+  let within = false;
+  const parser = new Parser({
+    onopentag: (name, { type = '' }) => {
+      within = name === 'script' && /ld\+json/i.test(type);
+      if (within) found.push('');
+    },
+    ontext: (text) => {
+      if (within) found.push((found.pop() ?? '') + text);
+    },
+    onclosetag: (name) => {
+      if (name === 'script') within = false;
+    },
+  });
+  parser.end(html);
+  return found;
 }
 
 const typeIs = ({ '@type': type }: Node, wanted: string): boolean =>
@@ -100,10 +142,7 @@ function documents(source: string): unknown[] {
   const trimmed = source.trim();
   if (/^[[{]/.test(trimmed)) return read(trimmed);
   if (!/<script/i.test(source)) return [];
-  return parseHtml(source)
-    .querySelectorAll('script')
-    .filter((script) => /ld\+json/i.test(script.getAttribute('type') ?? ''))
-    .flatMap((script) => read(script.textContent.trim().replace(/^<!--|-->$/g, '')));
+  return linkedData(source).flatMap((text) => read(text.trim().replace(/^<!--|-->$/g, '')));
 }
 
 const INGREDIENTS = /^(ingredients?|you (will )?need|what you need)\b/i;
