@@ -89,7 +89,10 @@ describe('a kitchen’s own backup', () => {
       tables: { ...whole.tables, cook: running },
     });
     const { faults } = refused.body as { faults: { path: string }[] };
-    expect([refused.status, faults[0]?.path]).toEqual([400, 'tables.cook[1].plan.meat.trimGrams']);
+    expect([refused.status, faults[0]?.path]).toEqual([
+      400,
+      expect.stringMatching(/^tables\.cook\[[01]\]\.plan\.meat\.trimGrams$/),
+    ]);
     const later = { ...whole, tables: { ...whole.tables, braise: whole.tables['braise']?.map(impossible) } };
     expect((await kitchen.send('POST', '/api/backup/restore', later)).status).toBe(200);
     const [plan] = (await kitchen.send('GET', '/api/braises')).body as { id: string }[];

@@ -12,7 +12,7 @@ import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { CooksStream } from './cooks.stream';
-import { eventsOf, stored, type KeptEvent } from './stored-event';
+import { eventsOf, momentsOf, stored, type KeptEvent } from './stored-event';
 
 /** A device's clock may be ahead of ours by so much, ms. */
 const AHEAD_MS = 120_000;
@@ -142,8 +142,7 @@ export class CooksService {
       if (!cook) throw notFound('cook', cookId);
       const known = await em.find(CookEventEntity, { id: { $in: events.map(({ id }) => id) } });
       const fresh = new Map<string, CookEventEntity>();
-      // Only read: nothing of what has happened is ever changed, however much it is.
-      const before = await eventsOf(em, [cookId]);
+      const before = await momentsOf(em, cookId);
       // A clock set back in mid-cook does not undo what has happened: what this server has once heard of was not to come.
       const heardAt = before.reduce((most, { receivedAt }) => Math.max(most, Date.parse(receivedAt)), now);
       const newest = before.reduce((most, { at }) => Math.max(most, Date.parse(at)), 0);
@@ -163,16 +162,18 @@ export class CooksService {
         }
       }
       await em.flush();
-      const all = [...before, ...fresh.values()];
-      const { status, finishedAt } = cookState(cook.guide, all, now);
-      const finished = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
-      const turned = finished !== cook.finishedAt;
-      cook.finishedAt = finished;
-      const wanted = new Set(events.map(({ id }) => id));
+      const finishedBefore = cook.finishedAt;
+      // Only what closes a cook, or takes something back, can close or open it: for a press nothing is folded.
+      if (events.some(({ kind }) => kind === 'finished' || kind === 'undone')) {
+        const { status, finishedAt } = cookState(cook.guide, await eventsOf(em, [cookId]), now);
+        cook.finishedAt = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
+      }
+      const mine = known.filter((one) => one.cookId === cookId);
+      const kept = [...mine, ...fresh.values()].map(stored);
       return {
-        kept: all.filter(({ id }) => wanted.has(id)).map(stored),
+        kept: kept.sort((a, b) => a.seq - b.seq),
         fresh: [...fresh.values()].map(stored),
-        turned,
+        turned: cook.finishedAt !== finishedBefore,
       };
     });
     this.stream.happened(cookId, answer.fresh);

@@ -49,6 +49,17 @@ export async function eventsOf(em: EntityManager, cookIds: readonly string[]): P
   }));
 }
 
+/** When everything in a cook happened, and when this server heard of it: all that a press is held against. */
+export async function momentsOf(
+  em: EntityManager,
+  cookId: string,
+): Promise<readonly { readonly at: string; readonly receivedAt: string }[]> {
+  const sql = 'select `at`, `received_at` as `receivedAt` from `cook_event` where `cook_id` = ?';
+  const connection = (em as SqlEntityManager).getConnection();
+  const rows: unknown = await connection.execute(sql, [cookId], 'all', em.getTransactionContext() as never);
+  return rows as { at: string; receivedAt: string }[];
+}
+
 function payloadOf(text: string): CookEventPayload {
   try {
     return (JSON.parse(text) ?? {}) as CookEventPayload;
