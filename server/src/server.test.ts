@@ -106,6 +106,16 @@ describe('plans', () => {
     expect(await names()).toEqual(before);
   });
 
+  test('put away in between: what is saved into one says so, and is not lost', async () => {
+    const id = randomUUID();
+    await kitchen.send('POST', '/api/braises', { id, plan: PLAN });
+    await kitchen.send('DELETE', `/api/braises/${id}`);
+    const saved = await kitchen.send('PUT', `/api/braises/${id}`, { revision: 1, plan: { ...PLAN, name: 'Mine' } });
+    expect([saved.status, JSON.stringify(saved.body)]).toEqual([409, expect.stringContaining('was put away')]);
+    await kitchen.send('POST', `/api/braises/${id}/restore`);
+    expect((await kitchen.send('PUT', `/api/braises/${id}`, { revision: 1, plan: PLAN })).status).toBe(200);
+  });
+
   test('that are not there answer 404', async () => {
     expect(await kitchen.send('GET', '/api/braises/nowhere')).toMatchObject({
       status: 404,
@@ -224,6 +234,29 @@ describe('the door', () => {
     expect(policy).toContain("script-src 'self'");
     expect(policy).not.toMatch(/https?:/);
     expect(headers.get('x-powered-by')).toBeNull();
+  });
+
+  test('a head is answered as the whole would be; an address that leads nowhere is a 404, with the page that says so', async () => {
+    for (const path of ['/', '/bench', '/log/any', '/api/braises', '/api/health', '/nowhere', '/api/nowhere']) {
+      const head = await fetch(kitchen.address + path, { method: 'HEAD', headers: { accept: 'text/html' } });
+      const whole = await fetch(kitchen.address + path, { headers: { accept: 'text/html' } });
+      expect([path, head.status, await head.text()]).toEqual([path, whole.status, '']);
+      expect([path, whole.status]).toEqual([path, path.includes('nowhere') ? 404 : 200]);
+      await whole.text();
+    }
+    const page = await fetch(`${kitchen.address}/nowhere`, { headers: { accept: 'text/html' } });
+    expect(await page.text()).toContain('<title>');
+  });
+
+  test('health says how it is: version, database, last backup', async () => {
+    const { body } = await kitchen.send('GET', '/api/health');
+    expect(body).toMatchObject({
+      status: 'ok',
+      version: expect.stringMatching(/^\d+\.\d+\.\d+$/),
+      database: { migration: 'Migration0005Log', bytes: expect.any(Number) },
+      lastBackup: null,
+      trouble: [],
+    });
   });
 
   test('describes itself: OpenAPI with every route, and the schema of plans', async () => {

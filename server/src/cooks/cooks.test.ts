@@ -219,6 +219,37 @@ describe('the stream of running cooks', () => {
     ]);
   });
 
+  test('nobody walks a cook into the future, a step at a time', async () => {
+    const { id, startedAt } = await begin();
+    let refused = 0;
+    for (let step = 1; step <= 20; step += 1) {
+      const at = new Date(Date.parse(startedAt) + step * 100_000).toISOString();
+      refused += (await tell(id, event('note', { text: 'on' }, at))).body.refused.length;
+    }
+    expect(refused).toBeGreaterThan(16);
+    const { events } = await opened(id);
+    expect(Date.parse(events.at(-1)?.at ?? '') - Date.now()).toBeLessThan(600_000);
+  });
+
+  test('every message says the last event there is by then: a stream that breaks off anywhere resumes there', async () => {
+    const { id } = await begin();
+    const note = (): object => event('note', { text: 'x' });
+    await tell(id, note(), note());
+    const seqs = (await opened(id)).events.map(({ seq }) => seq);
+    const newest = Math.max(...seqs);
+    // A page that comes anew is greeted with the newest, and what is no event carries it on.
+    const [hello] = await listen('hello', 1, {}, () => Promise.resolve());
+    expect(Number(hello?.id)).toBe(newest);
+    const [changed] = await listen('cooks', 1, {}, () => begin());
+    expect(Number(changed?.id)).toBeGreaterThanOrEqual(newest);
+    // One that had the first only gets the rest, once each and in order, whatever happens meanwhile.
+    const missed = await listen('event', seqs.length + 1, { 'last-event-id': String(seqs[0]) }, () => tell(id, note()));
+    const after = (await opened(id)).events.map(({ seq }) => seq);
+    expect(missed.map((one) => Number(one.id)).filter((seq) => after.includes(seq))).toEqual(
+      after.slice(1),
+    );
+  });
+
   test('greets with the clock to go by', async () => {
     const [hello] = await listen('hello', 1, {}, () => Promise.resolve());
     const { now, speed } = (hello?.data ?? {}) as { now?: string; speed?: number };

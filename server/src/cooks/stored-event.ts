@@ -37,7 +37,7 @@ interface Row {
  */
 export async function eventsOf(em: EntityManager, cookIds: readonly string[]): Promise<KeptEvent[]> {
   if (cookIds.length === 0) return [];
-  const transaction = em.getTransactionContext();
+  const transaction: unknown = em.getTransactionContext();
   const connection = (em as SqlEntityManager).getConnection(transaction ? 'write' : 'read');
   const sql = `select * from \`cook_event\` where \`cook_id\` in (${cookIds.map(() => '?').join(', ')}) order by \`seq\``;
   const rows: unknown = await connection.execute(sql, [...cookIds], 'all', transaction as never);

@@ -83,6 +83,53 @@ describe('a phone on the counter', () => {
     expect((await phone('/api/braises', { headers: { cookie } })).status).toBe(401);
   });
 
+  test('what it is being told ends at once when it is forgotten', async () => {
+    const cookie = cookieOf(await give((await lan()).code));
+    const { port } = new URL(kitchen.house.addresses[0] ?? '');
+    const ended = new Promise<void>((resolve, reject) => {
+      const asked = request(
+        {
+          host: '127.0.0.1',
+          servername: 'localhost',
+          port,
+          path: '/api/cooks/stream',
+          ca: authorityOf(kitchen.folder) ?? '',
+          agent: false,
+          headers: { cookie },
+        },
+        (response) => {
+          response.once('data', () => {
+            void lan().then(({ devices }) => kitchen.send('DELETE', `/api/lan/devices/${devices[0]?.id}`));
+          });
+          response.once('close', () => resolve());
+          response.resume();
+        },
+      );
+      asked.once('error', reject);
+      asked.end();
+    });
+    await ended;
+    expect((await phone('/api/braises', { headers: { cookie } })).status).toBe(401);
+  });
+
+  test('may cook, and not carry the kitchen away: no backup, no restore, no folder', async () => {
+    const cookie = cookieOf(await give((await lan()).code));
+    for (const [method, path] of [
+      ['GET', '/api/backup'],
+      ['GET', '/api/backup/where'],
+      ['GET', '/api/backup/kept'],
+      ['GET', '/api/backup/kept/hervir-2026-11-05.json'],
+      ['POST', '/api/backup/preview'],
+      ['POST', '/api/backup/restore'],
+      ['POST', '/api/backup/kept/hervir-2026-11-05.json/restore'],
+    ] as const) {
+      const headers = { cookie, 'content-type': 'application/json' };
+      const { status } = await phone(path, { method, headers, ...(method === 'POST' ? { body: '{}' } : {}) });
+      expect([method, path, status]).toEqual([method, path, 403]);
+    }
+    expect((await phone('/api/braises', { headers: { cookie } })).status).toBe(200);
+  });
+
   test('five wrong codes change the code and make everybody wait', async () => {
     const { code } = await lan();
     for (let i = 0; i < 5; i += 1) expect((await give('12')).status).toBe(403);
@@ -161,6 +208,34 @@ describe('the certificate', () => {
     expect(await trusted('203.0.113.7')).toBe('permitted subtree violation');
   });
 
+  test.each([
+    ['cut off', (text: string) => text.slice(0, 200)],
+    [
+      'of another key',
+      (text: string) =>
+        JSON.stringify({
+          ...(JSON.parse(text) as object),
+          key: (JSON.parse(text) as { authority: { key: string } }).authority.key,
+        }),
+    ],
+    [
+      'that is no certificate',
+      () =>
+        '{"key":"PRIVATE KEY","cert":"CERTIFICATE","authority":{"key":"PRIVATE KEY","cert":"CERTIFICATE"},"hosts":["127.0.0.1"],"until":9e15}',
+    ],
+  ])('one %s is made anew, with a word', async (_how, spoil) => {
+    const folder = mkdtempSync(join(tmpdir(), 'hervir-'));
+    await ownCertificate(folder, ['127.0.0.1']);
+    const file = join(folder, 'lan-certificate.json');
+    writeFileSync(file, spoil(readFileSync(file, 'utf8')));
+    const said: string[] = [];
+    const made = await ownCertificate(folder, ['127.0.0.1'], Date.now(), (words) => said.push(words));
+    expect(new X509Certificate(made.cert).subject).toContain('Hervir');
+    expect(said.join()).toContain('made anew');
+    expect(statSync(file).mode & 0o777).toBe(0o600);
+    rmSync(folder, { recursive: true });
+  });
+
   test('one of an older Hervir, which stood for itself, is replaced', async () => {
     const file = join(folder, 'lan-certificate.json');
     writeFileSync(file, JSON.stringify({ key: 'old', cert: 'old', hosts: ['192.168.1.5'] }));
@@ -171,6 +246,11 @@ describe('the certificate', () => {
 });
 
 describe('without being asked', () => {
+  test.each(['0.0.0.0', '::', '[::]', '0', '*', '::ffff:0.0.0.0'])('--host %s lets nobody in by mistake', (host) => {
+    expect(() => readConfig(['--host', host], {})).toThrow(/--lan/);
+    expect(() => readConfig([], { HERVIR_HOST: host })).toThrow(/--lan/);
+  });
+
   test('nothing listens to the house', () => {
     expect(readConfig([], {}).lan).toBeNull();
     expect(readConfig(['--lan', '--lan-host', '192.168.1.5', '--port', '5000'], {}).lan).toEqual({

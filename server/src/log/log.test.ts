@@ -2,7 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'csv-parse/sync';
-import type { ImportReport, LearntView, LogCharts, LogEntry, LogItem, LogPage, LogRecord } from '@hervir/contract';
+import type {
+  ImportReport,
+  LearntView,
+  LogCharts,
+  LogEntry,
+  LogImport,
+  LogItem,
+  LogPage,
+  LogRecord,
+} from '@hervir/contract';
 import type { Forecast } from '@hervir/core';
 import * as fc from 'fast-check';
 import { readLogCsv, writeLogCsv } from '../formats/log-csv';
@@ -151,6 +160,40 @@ describe('entries', () => {
     await becomes(false);
   });
 
+  test.each(['100 %', 'a_b', 'back\\slash', "o'clock"])('what is looked for is a text: %s', async (odd) => {
+    const id = randomUUID();
+    const notes = `about ${odd} of it`;
+    await kitchen.send('POST', '/api/log', {
+      id,
+      servedAt: '2026-11-05T19:00:00Z',
+      plan: OXTAIL,
+      minutes: 40,
+      grade: 'fork',
+      notes,
+    });
+    const [word = odd] = odd.split(' ').slice(-1);
+    const { items } = await list(`?text=${encodeURIComponent(word)}`);
+    expect(items.map((item) => item.id)).toContain(id);
+    expect(items.every((item) => item.notes.includes(word))).toBe(true);
+    await kitchen.send('DELETE', `/api/log/${id}`);
+  });
+
+  test('photos sent at once do not share a file: one of them is there, whole, and nothing else', async () => {
+    const { items } = await list('?limit=1');
+    const id = items[0]?.id;
+    const pictures = Array.from({ length: 8 }, (_, i) =>
+      Buffer.concat([Buffer.from('ffd8ffda0002', 'hex'), Buffer.alloc(200_000, i + 1), Buffer.from('ffd9', 'hex')]),
+    );
+    await Promise.all(
+      pictures.map((one) => kitchen.send('PUT', `/api/log/${id}/photo`, { base64: one.toString('base64') })),
+    );
+    const names = readdirSync(join(kitchen.folder, 'photos'));
+    expect(names).toEqual([`${id}.jpg`]);
+    const kept = readFileSync(join(kitchen.folder, 'photos', `${id}.jpg`));
+    expect(pictures.some((one) => one.equals(kept))).toBe(true);
+    await kitchen.send('DELETE', `/api/log/${id}/photo`);
+  });
+
   test('a photo is kept without where it was taken, and only a picture is', async () => {
     const { items } = await list('?limit=1');
     const id = items[0]?.id ?? '';
@@ -234,6 +277,43 @@ describe('the log as a file', () => {
     const answer = await kitchen.send('POST', '/api/log/file.csv', { text: broken });
     expect([answer.status, (answer.body as { faults: unknown[] }).faults.length > 1]).toEqual([400, true]);
     expect((await list()).total).toBe(before);
+  });
+
+  test('is shown before it is kept, and taken back without a trace', async () => {
+    const text =
+      'date;cut;weight;minutes;came out\n5.11.2026;goat neck;1.600;40;fork\n6.11.2026;goat neck;1.700;45;pulls\n';
+    const begin = async (): Promise<string> => {
+      const answer = await fetch(`${kitchen.address}/api/log/imports`, {
+        method: 'POST',
+        headers: { 'content-type': 'text/csv', 'accept-language': 'de-AT,de;q=0.9' },
+        body: text,
+      });
+      return ((await answer.json()) as { id: string }).id;
+    };
+    const settled = async (id: string): Promise<LogImport> => {
+      for (;;) {
+        const now = (await kitchen.send('GET', `/api/log/imports/${id}`)).body as LogImport;
+        if (now.phase !== 'reading') return now;
+      }
+    };
+    const before = (await list()).total;
+    const back = await begin();
+    expect(await settled(back)).toMatchObject({ phase: 'ready', rows: 2, reckoned: 2, known: 0 });
+    expect((await kitchen.send('DELETE', `/api/log/imports/${back}`)).body).toMatchObject({ phase: 'cancelled' });
+    expect((await kitchen.send('POST', `/api/log/imports/${back}/keep`, {})).status).toBe(404);
+    expect([(await list()).total, readdirSync(join(kitchen.folder, 'passing'))]).toEqual([before, []]);
+    const id = await begin();
+    expect((await settled(id)).first[0]).toMatchObject({ cut: 'goat-neck', boughtG: 1600 });
+    const learnt = await get('/api/learning');
+    expect((await kitchen.send('POST', `/api/log/imports/${id}/keep`, {})).body).toEqual({
+      added: 2,
+      known: 0,
+      faults: [],
+    });
+    expect((await list()).total).toBe(before + 2);
+    // What it says of the cut is learnt, as of a cook added by hand.
+    expect(await get('/api/learning')).not.toEqual(learnt);
+    expect(await settled(await begin())).toMatchObject({ rows: 2, known: 2 });
   });
 
   test('is added to another kitchen once', async () => {
