@@ -52,7 +52,7 @@ const guideStepSchema = z.looseObject({
 const AGAIN: readonly (keyof AgainSteps)[] = ['clear', 'lock', 'pin', 'pressure', 'vent', 'pinDown', 'open', 'check'];
 
 /** The guide of a cook as it was when that began: it is read back, never made anew. */
-const guideSchema = z.looseObject({
+export const guideSchema = z.looseObject({
   format: z.literal('hervir/guide'),
   version: z.literal(1),
   steps: z.array(guideStepSchema).min(1).max(300),
@@ -86,7 +86,7 @@ const observationSchema = z.strictObject(
   >,
 );
 
-const debriefSchema = z.looseObject({
+export const debriefSchema = z.looseObject({
   lines: z
     .array(
       z.looseObject({

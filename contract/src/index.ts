@@ -21,3 +21,4 @@ export * from './rehearsal';
 export * from './log';
 export * from './recipe';
 export * from './pages';
+export * from './api';

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { backupSchema } from './backup';
 import { cookEventSchema } from './cook';
-import { settingsSchema } from './kitchen';
 import { logEntrySchema } from './log';
-import { cookerSchema, planSchema } from './plan';
+import { planSchema } from './plan';
 
 /** A document of the contract, as it is published: its file in docs/schema, its title, and the schema that reads it. */
 const PUBLISHED: Readonly<Record<string, { readonly title: string; readonly schema: z.ZodType }>> = {
@@ -19,7 +18,8 @@ export function publishedSchemas(): Record<string, Record<string, unknown>> {
     Object.entries(PUBLISHED).map(([name, { title, schema }]) => [
       name,
       {
-        $id: `hervir/${name.replace(/-v(\d+)$/, '/v$1')}`,
+        // Absolute, as JSON Schema asks; a name and not an address: RFC 8141, RFC 9562.
+        $id: `urn:hervir:schema:${name}`,
         title,
         ...(z.toJSONSchema(schema, { io: 'input', target: 'draft-2020-12' }) as Record<string, unknown>),
       },
@@ -33,15 +33,4 @@ export function publishedSchemas(): Record<string, Record<string, unknown>> {
  */
 export function planJsonSchema(): Record<string, unknown> {
   return publishedSchemas()['braise-v1'] as Record<string, unknown>;
-}
-
-/** JSON Schemas of what the server takes, for its OpenAPI document. */
-export function requestSchemas(): Record<'plan' | 'cooker' | 'settings', Record<string, unknown>> {
-  const schema = (of: z.ZodType): Record<string, unknown> => {
-    const made = z.toJSONSchema(of, { io: 'input', target: 'draft-2020-12' }) as Record<string, unknown>;
-    // OpenAPI 3.1 has one dialect for the whole document.
-    delete made['$schema'];
-    return made;
-  };
-  return { plan: schema(planSchema), cooker: schema(cookerSchema), settings: schema(settingsSchema) };
 }

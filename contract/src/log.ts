@@ -206,8 +206,8 @@ export interface LearntView extends FactorSummary {
 export const learntChangeSchema = z.strictObject({ off: z.boolean() });
 export const factorSchema = z.enum(FACTORS);
 
-const csvFileSchema = z.strictObject({ text: z.string().max(30_000_000) });
-const photoFileSchema = z.strictObject({ base64: z.base64().max(9_000_000) });
+export const csvFileSchema = z.strictObject({ text: z.string().max(30_000_000) });
+export const photoFileSchema = z.strictObject({ base64: z.base64().max(9_000_000) });
 
 /**
  * Reads a file of comma-separated values, as a request holds it.

@@ -150,7 +150,7 @@ const learntSchema = z.strictObject({
   prep: learned.optional(),
 });
 
-/** A plan as it may be written: contract.md, format "hervir/braise", version 1. */
+/** A plan as it may be written: format "hervir/braise", version 1. */
 export const planSchema = z.strictObject({
   format: z.literal('hervir/braise'),
   version: z.literal(1),

@@ -47,7 +47,7 @@ export interface RecipeReading {
   readonly notes: readonly string[];
 }
 
-const recipeFileSchema = z.strictObject({
+export const recipeFileSchema = z.strictObject({
   text: z.string().min(1).max(3_000_000),
   cookerId: z.uuid().optional(),
   corrections: z.record(z.string().regex(/^\d{1,3}$/), takenAsSchema).default({}),

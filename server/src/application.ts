@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import type { OperationObject } from '@nestjs/swagger/dist/interfaces/open-api-spec.interface';
 import compression from 'compression';
 import squeezed from 'express-static-gzip';
 import { json, type NextFunction, type Request, type Response } from 'express';
@@ -16,7 +17,8 @@ import { authorityOf, ownCertificate } from './lan/certificate';
 import { door } from './lan/door';
 import { LAN_ADDRESSES } from './lan/lan-addresses';
 import { Pairing } from './lan/pairing';
-import { isPage } from '@hervir/contract';
+import { apiComponents, isPage, operationOf } from '@hervir/contract';
+import { VERSION } from './version';
 import { FaultFilter } from './security/faults';
 import { headers, ownHostOnly } from './security/guard';
 
@@ -38,10 +40,44 @@ export interface Running {
   close(): Promise<void>;
 }
 
-/** The OpenAPI document, from the routes that are there and the schemas that check them. */
+/**
+ * The OpenAPI document: the routes that are there, each with the schemas that check what it takes and describe what it gives.
+ *
+ * @throws Error for a route that the contract does not know
+ */
 export function openApi(app: NestExpressApplication): Record<string, unknown> {
-  const config = new DocumentBuilder().setTitle('Hervir').setVersion('1').setOpenAPIVersion('3.1.0').build();
-  return SwaggerModule.createDocument(app, config) as unknown as Record<string, unknown>;
+  const config = new DocumentBuilder()
+    .setTitle('Hervir')
+    .setDescription('Braising tough cuts under pressure: plans, cooks, the log and what it teaches.')
+    .setVersion(VERSION)
+    .setOpenAPIVersion('3.1.0')
+    .addServer('/')
+    .build();
+  const document = SwaggerModule.createDocument(app, config);
+  for (const [path, methods] of Object.entries(document.paths)) {
+    for (const [method, operation] of Object.entries(methods as Record<string, OperationObject>)) {
+      const known = operationOf(`${method.toUpperCase()} ${path}`);
+      if (known === undefined) throw new Error(`the contract does not know ${method.toUpperCase()} ${path}`);
+      Object.assign(operation, known, {
+        parameters: [
+          ...(operation.parameters ?? []).filter((one) => !('in' in one && one.in === 'query')),
+          ...(known.parameters ?? []),
+        ],
+      });
+    }
+  }
+  const named = [
+    ...new Set(
+      Object.values(document.paths).flatMap((methods) =>
+        Object.values(methods as Record<string, OperationObject>).flatMap(({ tags = [] }) => tags),
+      ),
+    ),
+  ];
+  return {
+    ...document,
+    tags: named.map((name) => ({ name })),
+    components: { schemas: apiComponents() },
+  };
 }
 
 /** The built web: files as they are, and every other page address answered with the one page. */

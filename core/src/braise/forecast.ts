@@ -99,7 +99,7 @@ function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number |
  *
  * @param plan every default filled in
  * @param system the units its texts are written in; its figures are always in the core's own
- * @returns the forecast of contract.md
+ * @returns the forecast, format "hervir/forecast"
  * @throws PlanError naming the field that makes the plan impossible
  * Accuracy: the reference minutes of the trade within 15 % or 4 minutes.
  * @example forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })).tenderness.grade // 'fork'

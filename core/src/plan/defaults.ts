@@ -18,7 +18,7 @@ export const DEFAULT_COOKER: Cooker = {
 
 export const DEFAULT_KITCHEN: Kitchen = { altitudeM: 0, roomC: 20 };
 
-/** What a plan may leave out; contract.md requires only target, cut, form and weight. */
+/** What a plan may leave out: all but target, cut, form and weight. */
 export const PLAN_DEFAULTS = {
   name: '',
   servings: 4,

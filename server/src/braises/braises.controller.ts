@@ -1,12 +1,4 @@
-import {
-  createSchema,
-  faultsOf,
-  requestSchemas,
-  saveSchema,
-  type BraiseRecord,
-  type BraiseSummary,
-  type Read,
-} from '@hervir/contract';
+import { createSchema, faultsOf, saveSchema, type BraiseRecord, type BraiseSummary, type Read } from '@hervir/contract';
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import {
   BadRequestException,
@@ -21,7 +13,7 @@ import {
   Put,
   Res,
 } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import type { z } from 'zod';
 import { Clock } from '../clock';
@@ -32,8 +24,6 @@ import { orBadRequest } from '../security/faults';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { BraisesService, nameOf } from './braises.service';
-
-const { plan: planJsonSchema } = requestSchemas();
 
 function head<T extends z.ZodType>(schema: T, body: unknown): z.output<T> {
   const parsed = schema.safeParse(body);
@@ -81,13 +71,6 @@ export class BraisesController {
 
   @Post()
   @ApiOperation({ summary: 'Keep a new plan; sending the same id again changes nothing' })
-  @ApiBody({
-    schema: {
-      type: 'object',
-      required: ['id', 'plan'],
-      properties: { id: { type: 'string', format: 'uuid' }, plan: planJsonSchema },
-    },
-  })
   async create(@Body() body: unknown): Promise<BraiseRecord> {
     const { id, plan } = head(createSchema, body);
     return this.braises.create(id, planOf(await this.workers.readPlan(plan)));
@@ -147,13 +130,6 @@ export class BraisesController {
 
   @Put(':id')
   @ApiOperation({ summary: 'Save a plan; refused with 409 when it was saved elsewhere since the revision named' })
-  @ApiBody({
-    schema: {
-      type: 'object',
-      required: ['revision', 'plan'],
-      properties: { revision: { type: 'integer' }, plan: planJsonSchema },
-    },
-  })
   async save(@Param('id') id: string, @Body() body: unknown): Promise<BraiseRecord> {
     const { revision, plan } = head(saveSchema, body);
     return this.braises.save(id, revision, planOf(await this.workers.readPlan(plan)));

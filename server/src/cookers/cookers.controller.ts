@@ -1,10 +1,8 @@
-import { readCooker, requestSchemas, type StoredCooker } from '@hervir/contract';
+import { readCooker, type StoredCooker } from '@hervir/contract';
 import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { orBadRequest } from '../security/faults';
 import { CookersService } from './cookers.service';
-
-const { cooker: cookerJsonSchema } = requestSchemas();
 
 @ApiTags('cookers')
 @Controller('api/cookers')
@@ -19,14 +17,12 @@ export class CookersController {
 
   @Post()
   @ApiOperation({ summary: 'Add a pot' })
-  @ApiBody({ schema: cookerJsonSchema })
   create(@Body() body: unknown): Promise<StoredCooker> {
     return this.cookers.create(orBadRequest(readCooker(body)));
   }
 
   @Put(':id')
   @ApiOperation({ summary: 'Change a pot; plans already made keep theirs' })
-  @ApiBody({ schema: cookerJsonSchema })
   save(@Param('id') id: string, @Body() body: unknown): Promise<StoredCooker> {
     return this.cookers.save(id, orBadRequest(readCooker(body)));
   }

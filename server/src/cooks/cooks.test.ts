@@ -245,9 +245,7 @@ describe('the stream of running cooks', () => {
     // One that had the first only gets the rest, once each and in order, whatever happens meanwhile.
     const missed = await listen('event', seqs.length + 1, { 'last-event-id': String(seqs[0]) }, () => tell(id, note()));
     const after = (await opened(id)).events.map(({ seq }) => seq);
-    expect(missed.map((one) => Number(one.id)).filter((seq) => after.includes(seq))).toEqual(
-      after.slice(1),
-    );
+    expect(missed.map((one) => Number(one.id)).filter((seq) => after.includes(seq))).toEqual(after.slice(1));
   });
 
   test('greets with the clock to go by', async () => {

@@ -40,7 +40,7 @@ export async function eventsOf(em: EntityManager, cookIds: readonly string[]): P
   const transaction: unknown = em.getTransactionContext();
   const connection = (em as SqlEntityManager).getConnection(transaction ? 'write' : 'read');
   const sql = `select * from \`cook_event\` where \`cook_id\` in (${cookIds.map(() => '?').join(', ')}) order by \`seq\``;
-  const rows: unknown = await connection.execute(sql, [...cookIds], 'all', transaction as never);
+  const rows: unknown = await connection.execute(sql, [...cookIds], 'all', transaction);
   return (rows as Row[]).map(({ cook_id: cookId, received_at: receivedAt, payload, ...event }) => ({
     ...event,
     cookId,

@@ -1,6 +1,6 @@
-import { readSettings, requestSchemas, type Settings } from '@hervir/contract';
+import { readSettings, type Settings } from '@hervir/contract';
 import { Body, Controller, Get, Put } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { orBadRequest } from '../security/faults';
 import { SettingsService } from './settings.service';
 
@@ -17,7 +17,6 @@ export class SettingsController {
 
   @Put()
   @ApiOperation({ summary: 'Save them whole' })
-  @ApiBody({ schema: requestSchemas().settings })
   save(@Body() body: unknown): Promise<Settings> {
     return this.settings.save(orBadRequest(readSettings(body)));
   }

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { API, faultsOf } from '@hervir/contract';
 import { start, type Running } from '../application';
 import type { Config } from '../config';
 
@@ -23,6 +24,28 @@ export interface TestKitchen extends Running {
     body?: unknown,
     headers?: Record<string, string>,
   ): Promise<{ status: number; body: unknown; headers: Headers }>;
+}
+
+const ROUTES = Object.entries(API).map(([route, described]) => {
+  const [method = '', path = ''] = route.split(' ');
+  const pattern = new RegExp(`^${path.replace(/[.]/g, '\\.').replace(/\{\w+\}/g, '[^/]+')}$`);
+  // An address with fewer gaps is the more exact one.
+  return { route, method, pattern, gaps: path.split('{').length, described };
+});
+
+/** Every answer of every test is what the interface says it gives: its status, and its schema. */
+function asDescribed(method: string, path: string, status: number, body: unknown): void {
+  const [bare = ''] = path.split('?');
+  const [found] = ROUTES.filter((one) => one.method === method && one.pattern.test(bare)).sort(
+    (a, b) => a.gaps - b.gaps,
+  );
+  if (found === undefined || found.described.answer === undefined) return;
+  const { route, described } = found;
+  if (status !== described.status) throw new Error(`${route} answered ${status}, and says ${described.status}`);
+  const read = described.answer?.safeParse(body);
+  if (read?.success !== false) return;
+  const faults = faultsOf(read.error, body).slice(0, 3);
+  throw new Error(`${route} does not answer as it says: ${JSON.stringify(faults)}`);
 }
 
 /** Starts a server the way main does, on any free port. */
@@ -59,6 +82,7 @@ export async function openKitchen(config: Partial<Config> = {}): Promise<TestKit
       } catch {
         // A page, or nothing: the text itself is what came.
       }
+      if (response.ok) asDescribed(method, path, response.status, parsed);
       return { status: response.status, body: parsed, headers: response.headers };
     },
   };

@@ -19,6 +19,7 @@ import { BellBar, BellButton } from './bell-bar';
 import './cook.css';
 import { CookLine } from './cook-line';
 import { DinnerCard } from './dinner-card';
+import { useClockKnown } from './kitchen-clock';
 import { LinkedCooker } from './linked-cooker';
 import { MeanwhileCard } from './meanwhile-card';
 import { NextCard } from './next-card';
@@ -62,6 +63,7 @@ export function CookDoor(): ReactNode {
 export function Cook(): ReactNode {
   const { id = '' } = useParams();
   const cook = useCook(id);
+  const clockKnown = useClockKnown((clock) => clock.known);
   const opened = useQuery({
     queryKey: ['cook', id],
     queryFn: async () => {
@@ -72,7 +74,8 @@ export function Cook(): ReactNode {
     staleTime: Infinity,
     gcTime: 0,
   });
-  if (cook) return <AtThePot key={id} cook={cook} />;
+  // Before the kitchen's clock is known, a countdown would be one by a clock that may say another day.
+  if (cook && clockKnown) return <AtThePot key={id} cook={cook} />;
   if (opened.error instanceof Refused && opened.error.status === 404) {
     return (
       <Nothing title="This cook is not here" ways={[{ label: 'Back to Tonight', to: '/' }]}>

@@ -53,6 +53,19 @@ describe('the kitchen’s clock on a device', () => {
     });
   });
 
+  test('is known when the server has told it, or when the device knew it before: until then nothing counts down', async () => {
+    await jest.isolateModulesAsync(async () => {
+      localStorage.clear();
+      const opened = await import('./kitchen-clock');
+      expect(opened.useClockKnown.getState().known).toBe(false);
+      opened.setClock({ now: new Date(SERVER).toISOString(), speed: 1 });
+      expect(opened.useClockKnown.getState().known).toBe(true);
+    });
+    await jest.isolateModulesAsync(async () => {
+      expect((await import('./kitchen-clock')).useClockKnown.getState().known).toBe(true);
+    });
+  });
+
   test('goes as fast as the server’s: tests run it fast', () => {
     setClock({ now: new Date(SERVER).toISOString(), speed: 60 });
     passes(1000);

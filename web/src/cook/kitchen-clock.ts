@@ -1,4 +1,5 @@
 import type { ClockNow } from '@hervir/contract';
+import { create } from 'zustand';
 import { request } from '../api/client';
 
 /**
@@ -14,9 +15,19 @@ const PARTED = 1500;
 /** How far the kitchen's clock is ahead of this device's, ms: kept for a page that is opened while the server is away. */
 const AHEAD = 'hervir.clock-ahead';
 
+/** Whether a time to go by is known: the server's, or on a device that knew it before or cannot ask, its own. */
+export const useClockKnown = create<{ readonly known: boolean }>()(() => ({
+  known: localStorage.getItem(AHEAD) !== null,
+}));
+
+const known = (): void => {
+  if (!useClockKnown.getState().known) useClockKnown.setState({ known: true });
+};
+
 /** Takes the server's time. */
 export function setClock({ now, speed }: ClockNow): void {
   told = { now: Date.parse(now), speed, steady: performance.now(), wall: Date.now() };
+  known();
   try {
     localStorage.setItem(AHEAD, String(told.now - told.wall));
   } catch {
@@ -49,6 +60,7 @@ export async function askClock(): Promise<void> {
     setClock(await request<ClockNow>('GET', '/clock'));
   } catch {
     // Away: the countdown goes on, which is what it is for.
+    known();
   }
 }
 
