@@ -1,4 +1,4 @@
-import { dateReader, decimalOf, monthFirst, numberIn } from './as-written';
+import { dateReader, decimalIn, decimalOf, monthFirst, numberIn } from './as-written';
 import { readLogCsv, writeLogCsv } from './log-csv';
 import { decoded } from '../log/csv-jobs';
 
@@ -30,12 +30,26 @@ describe('numbers as people write them (Unicode CLDR, through Intl)', () => {
   ] as const)('"%s" with %s', (text, decimal, value) => expect(numberIn(text, decimal)).toBe(value));
 });
 
+test.each([
+  [['1.200', '42,5'], ';', 'en', ','],
+  [['1,200', '42.5'], ',', 'de', '.'],
+  [['1.200'], ';', 'en', ','],
+  [['1.200'], '\t', 'de', ','],
+  [['1.200'], ',', 'en', '.'],
+  [['1.200.300'], ',', 'en', ','],
+  [['', 'a kilo'], ',', 'en', '.'],
+] as const)('the sign before the tenths of %j, divided by %j, read in %s: %s', (cells, delimiter, language, sign) => {
+  expect(decimalIn(cells, delimiter, { language })).toBe(sign);
+});
+
 describe('dates as people write them', () => {
   test.each([
     ['2026-11-05', false, '2026-11-05T19:00'],
     ['5.11.2026', false, '2026-11-05T19:00'],
     ['05/11/2026', false, '2026-11-05T19:00'],
     ['11/5/2026', true, '2026-11-05T19:00'],
+    // With points between, nobody puts the month first.
+    ['5.11.2026', true, '2026-11-05T19:00'],
     ['5.11.26 18:30', false, '2026-11-05T18:30'],
     ['11/5/26 7:30 pm', true, '2026-11-05T19:30'],
     ['5 Nov 2026', false, '2026-11-05T19:00'],

@@ -28,6 +28,30 @@ export function decimalOf(reader: Reader): '.' | ',' {
   return part?.value === ',' ? ',' : '.';
 }
 
+/** Cells that can be read with one sign before the tenths only. */
+const ONLY: readonly (readonly [RegExp, '.' | ','])[] = [
+  [/^[+-]?\d{1,3}([.\s'’]\d{3})*,(\d{1,2}|\d{4,})$/, ','],
+  [/^[+-]?\d{1,3}(\.\d{3}){2,}$/, ','],
+  [/^[+-]?\d{1,3}([,\s'’]\d{3})*\.(\d{1,2}|\d{4,})$/, '.'],
+  [/^[+-]?\d{1,3}(,\d{3}){2,}$/, '.'],
+];
+
+/**
+ * The sign before the tenths in a file: as its own numbers show; where they can be read either way, a file divided by
+ * semicolons has a comma, since that is why it is, and any other goes by its reader's language.
+ *
+ * @param cells that may be numbers
+ * @param delimiter of the file
+ * @example decimalIn(['1.200', '42,5'], ';', { language: 'en' }) // ','
+ */
+export function decimalIn(cells: readonly string[], delimiter: string, reader: Reader): '.' | ',' {
+  for (const cell of cells) {
+    const found = ONLY.find(([pattern]) => pattern.test(cell.trim()));
+    if (found) return found[1];
+  }
+  return delimiter === ';' ? ',' : decimalOf(reader);
+}
+
 /**
  * A number as people write it.
  *
@@ -47,7 +71,8 @@ export function numberIn(text: string, decimal: '.' | ','): number | null {
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(plain) ? Number(plain) : null;
 }
 
-const NUMERIC = /^\s*(\d{1,2})[./-](\d{1,2})[./-]\d{2,4}/;
+/** With points between, the day stands first everywhere. */
+const NUMERIC = /^\s*(\d{1,2})[/-](\d{1,2})[/-]\d{2,4}/;
 
 /**
  * Whether the month stands before the day in dates such as 3/4/2026: as the column itself shows where a number is no month,
@@ -72,8 +97,10 @@ const YEARS = ['YYYY', 'YY'];
 /** Formats of a date with its parts in an order. */
 const numeric = (monthIsFirst: boolean): string[] =>
   DAYS.flatMap((day) => MONTHS.flatMap((month) => YEARS.map((year) => [day, month, year] as const))).flatMap(
-    ([day, month, year]) =>
-      ['.', '/', '-'].map((sign) => (monthIsFirst ? [month, day, year] : [day, month, year]).join(sign)),
+    ([day, month, year]) => [
+      [day, month, year].join('.'),
+      ...['/', '-'].map((sign) => (monthIsFirst ? [month, day, year] : [day, month, year]).join(sign)),
+    ],
   );
 const YEAR_FIRST = ['YYYY-MM-DD', 'YYYY-M-D', 'YYYY/MM/DD', 'YYYY/M/D', 'YYYY.MM.DD'];
 const IN_WORDS = [

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { logEntrySchema, readBy, type Fault, type LogEntry } from '@hervir/contract';
 import { CUTS, cutById, cutTitle, FORMS, GRADES } from '@hervir/core';
 import Papa from 'papaparse';
-import { dateReader, decimalOf, monthFirst, numberIn, type Reader } from './as-written';
+import { dateReader, decimalIn, monthFirst, numberIn, type Reader } from './as-written';
 
 /** A column: its heading, and how it is written and read. Numbers may be negative and are no formulas. */
 interface Column {
@@ -202,6 +202,16 @@ const ALSO_CALLED: Readonly<Record<string, string>> = {
   note: 'notes',
 };
 
+/** Columns of numbers. */
+const FIGURES: ReadonlySet<string> = new Set([
+  'boughtG',
+  'trimmedG',
+  'cookedG',
+  'lateMinutes',
+  'burns',
+  ...['pressure', 'toPin', 'release'].flatMap((key) => [`${key}.planned`, `${key}.actual`]),
+]);
+
 const headingIn = (cell: string): string => {
   const plain = cell.trim().toLowerCase().replace(/\s+/g, ' ');
   return ALSO_CALLED[plain] ?? plain;
@@ -284,8 +294,10 @@ export function readLogCsv(text: string, reader: Reader = { language: 'en' }): C
   // A file that Hervir wrote has its own figures; what a spreadsheet or a hand wrote has those of its language.
   const ours = meta.delimiter === ',' && place.has('id') && place.has('source');
   const dates = data.slice(first + 1).map((row) => row[place.get('served at') ?? -1] ?? '');
+  const figures = there.filter(({ column }) => FIGURES.has(column.at)).map(({ i }) => i);
+  const numbers = data.slice(first + 1).flatMap((row) => figures.map((i) => row[i] ?? ''));
   const how: CsvReader = {
-    decimal: ours ? '.' : decimalOf(reader),
+    decimal: ours ? '.' : decimalIn(numbers, meta.delimiter, reader),
     date: dateReader(monthFirst(dates, reader)),
   };
   let line = 1;

@@ -1,10 +1,11 @@
 import type { ImportReport, LogImport } from '@hervir/contract';
 import { App, Button, Modal, Progress, Upload } from 'antd';
+import dayjs from 'dayjs';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Refused, request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { cutName } from '../log/words';
-import { longDay } from '../shared/words';
+import { useUnits } from '../shared/use-units';
 import { FileFaults } from './file-faults';
 
 /** How often it is asked how far a file is, ms. */
@@ -13,6 +14,7 @@ const LOOK_EVERY = 300;
 /** The log as a table for a spreadsheet, and back: shown before anything is kept. */
 export function LogFileCard(): ReactNode {
   const { message } = App.useApp();
+  const { print } = useUnits();
   const [file, setFile] = useState<LogImport | null>(null);
   const [wrong, setWrong] = useState<Error | null>(null);
   const { id, phase } = file ?? {};
@@ -109,22 +111,22 @@ export function LogFileCard(): ReactNode {
               />
             )}
             {file.first.length > 0 && (
-              <table className="plain-table">
+              <table className="plain-table first-rows">
                 <thead>
                   <tr>
                     <th scope="col">Day</th>
                     <th scope="col">Dish</th>
                     <th scope="col">Cut</th>
-                    <th scope="col">Grams</th>
+                    <th scope="col">Weight</th>
                   </tr>
                 </thead>
                 <tbody>
                   {file.first.map((entry) => (
                     <tr key={entry.id}>
-                      <td>{longDay(entry.servedAt)}</td>
+                      <td className="unbroken">{dayjs(entry.servedAt.slice(0, 10)).format('D MMM YYYY')}</td>
                       <td>{entry.name}</td>
                       <td>{cutName(entry.cut)}</td>
-                      <td className="figure">{entry.boughtG}</td>
+                      <td className="figure unbroken">{print('mass', entry.boughtG)}</td>
                     </tr>
                   ))}
                 </tbody>
