@@ -79,6 +79,12 @@ describe('a cook', () => {
     expect(state([...events, event('finished', at + MIN)], at + MIN)).toMatchObject({ status: 'finished', timers: [] });
   });
 
+  test('told twice happened once, by the first of them, however often and wherever in the list it stands', () => {
+    const { events, at } = cookThrough(guide, undefined, 'pressure');
+    const again = events.map((one, i) => ({ ...one, at: new Date(Date.parse(one.at) + (i % 7) * MIN).toISOString() }));
+    expect(state([...again, ...events, ...again], at)).toEqual(state(events, at));
+  });
+
   test('a step that takes longer moves dinner by as much, and the part of the work is named', () => {
     const { events, at } = cookThrough(guide, (id) => (id === 'pin' ? 6 : 0), 'pressure');
     const late = state(events, at);

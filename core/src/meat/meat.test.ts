@@ -116,6 +116,8 @@ describe('tenderness', () => {
     for (const share of [0.55, 0.65, 0.74, 0.82, 0.94]) {
       expect(meanMelted(field, criticalToughness(field, share))).toBeCloseTo(share, 6);
       expect(meanMelted(field, criticalToughness(field, share, 30))).toBeCloseTo(share, 6);
+      // From a guess so far off that nothing would be left, there is no slope to go by.
+      expect(meanMelted(field, criticalToughness(field, share, 1e-9))).toBeCloseTo(share, 6);
     }
     expect(criticalToughness(point(0), 0.7)).toBe(0);
   });

@@ -7,6 +7,16 @@ import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
 
 const METRIC = printerFor('metric');
 
+test('a sauce made apart that is sautéed twice has two tasks of its own, and a third by another name', () => {
+  const steps = ['saute', 'blend', 'saute', 'saute'] as const;
+  const additions = [
+    { ingredient: 'salsa-thin', grams: 200, when: 'on-top' as const, apart: { steps: [...steps], swillMl: 50 } },
+  ];
+  const plan = planFor('goat-neck', 'slices', 1600, { additions });
+  const ids = apartTasks(plan, METRIC).map(({ id }) => id);
+  expect(ids).toEqual(['apart-1-saute', 'apart-1-blend', 'apart-1-saute-2', 'apart-1-saute-3', 'apart-1-swill']);
+});
+
 describe('aromatics', () => {
   test('onion before ginger before spices, garlic last of all, leaves with the liquid (common practice)', () => {
     const steps = aromaticSteps([

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Read } from '@hervir/contract';
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';
 import { orBadRequest } from '../security/faults';
 import type * as jobs from './jobs';
@@ -36,25 +37,32 @@ function refused(status: number, problem: string, allowed: string): HttpExceptio
   return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
 }
 
+/** Threads of one kind, and who waits for them. */
+interface Lane {
+  readonly pool: Piscina;
+  readonly gate: Semaphore;
+  readonly waiting: { count: number };
+}
+
+function lane(maxThreads: number): Lane {
+  const pool = new Piscina({
+    filename: FILE,
+    minThreads: 0,
+    maxThreads,
+    idleTimeout: IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  });
+  return { pool, gate: new Semaphore(maxThreads), waiting: { count: 0 } };
+}
+
 /**
  * Threads beside the one that answers requests: reckoning, reading and writing of whole files is done there, so that
  * everybody is answered meanwhile. Short jobs and long ones have threads of their own.
  */
 @Injectable()
 export class Workers implements OnModuleDestroy {
-  private readonly short = this.pool(Math.max(1, Math.min(4, availableParallelism() - 1)));
-  private readonly long = this.pool(1);
-
-  private pool(maxThreads: number): Piscina {
-    return new Piscina({
-      filename: FILE,
-      minThreads: 0,
-      maxThreads,
-      maxQueue: MOST_WAITING,
-      idleTimeout: IDLE_MS,
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
-    });
-  }
+  private readonly short = lane(Math.max(2, Math.min(4, availableParallelism() - 1)));
+  private readonly long = lane(1);
 
   /**
    * A job that somebody waits for.
@@ -62,12 +70,12 @@ export class Workers implements OnModuleDestroy {
    * @throws HttpException 503 when too many wait, 422 when it takes too long or too much
    */
   run<K extends JobName>(name: K, input: Input<K>): Promise<Output<K>> {
-    return this.done(this.short, name, input, { signal: AbortSignal.timeout(LONGEST_MS) });
+    return this.done(this.short, name, input, () => AbortSignal.timeout(LONGEST_MS));
   }
 
   /** A job of whole files: one at a time, for as long as it takes, ended by its signal. */
   runLong<K extends JobName>(name: K, input: Input<K>, options: JobOptions = {}): Promise<Output<K>> {
-    return this.done(this.long, name, input, options);
+    return this.done(this.long, name, input, () => options.signal);
   }
 
   /** Reads a plan and reckons it. */
@@ -86,28 +94,34 @@ export class Workers implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
-    await Promise.all([this.short.destroy(), this.long.destroy()]);
+    await Promise.all([this.short, this.long].map(({ pool }) => pool.destroy()));
   }
 
+  /** A job begins when a thread is free for it: its time counts from there, and ending it ends no other. */
   private async done<K extends JobName>(
-    pool: Piscina,
+    { pool, gate, waiting }: Lane,
     name: K,
     input: Input<K>,
-    { signal }: JobOptions,
+    signalOf: () => AbortSignal | undefined,
   ): Promise<Output<K>> {
+    if (waiting.count >= MOST_WAITING) throw refused(503, 'too much is being reckoned at once', 'again in a moment');
+    let signal: AbortSignal | undefined;
+    waiting.count += 1;
     try {
-      const how = { name, ...(signal ? { signal } : {}) };
-      return (await pool.run(input, how)) as Output<K>;
+      return await gate.runExclusive(async () => {
+        signal = signalOf();
+        signal?.throwIfAborted();
+        return (await pool.run(input, { name, ...(signal ? { signal } : {}) })) as Output<K>;
+      });
     } catch (error) {
-      const { code, name: kind, message } = error as Error & { readonly code?: string };
-      if (/queue is at limit/i.test(message)) {
-        throw refused(503, 'too much is being reckoned at once', 'again in a moment');
-      }
+      const { code, name: kind } = error as Error & { readonly code?: string };
       if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw refused(413, 'is too large to be read', 'a smaller file');
       if (kind === 'AbortError' && signal?.reason instanceof DOMException && signal.reason.name === 'TimeoutError') {
         throw refused(422, 'takes too long to be reckoned', 'something smaller');
       }
       throw error;
+    } finally {
+      waiting.count -= 1;
     }
   }
 }
