@@ -138,3 +138,95 @@ test('kills at random moments of a scripted cook: no acknowledged event is lost,
   expect(acknowledged).toBeGreaterThanOrEqual(KILLS);
   process.stderr.write(`${kills} kills, ${acknowledged} events acknowledged and kept\n`);
 });
+
+/** How often each of the following is cut off: with the other tests now and then, with `npm run kills` thirty times. */
+const CUTS = Math.max(2, Math.floor(KILLS / 2));
+
+const get = async (address: string, path: string): Promise<unknown> => (await fetch(address + path)).json();
+
+/** Begins something on a fresh life of a server, and ends that at a random moment of it. */
+async function cutOff(folder: string, within: number, begin: (address: string) => Promise<unknown>): Promise<void> {
+  const server = standBy(folder);
+  const address = await server.begin();
+  const begun = begin(address).catch(() => undefined);
+  await new Promise((resolve) => setTimeout(resolve, Math.random() * within));
+  await server.kill();
+  await begun;
+}
+
+/** The next life: what it finds, before it too is ended. */
+async function then<T>(folder: string, look: (address: string) => Promise<T>): Promise<T> {
+  const server = standBy(folder);
+  try {
+    return await look(await server.begin());
+  } finally {
+    await server.kill();
+  }
+}
+
+test('kills in a restore: the kitchen is the one that was there or the one of the backup, with its own photos', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'hervir-kills-'));
+  const picture = Buffer.from('ffd8ffda0002010203ffd9', 'hex').toString('base64');
+  /** Kitchens by the name of their one dish, each with a cook in the log and its photo. */
+  const backups: unknown[] = [];
+  for (const name of ['one', 'another']) {
+    await then(folder, async (address) => {
+      const kitchen = { id: randomUUID(), servedAt: '2026-11-05T19:00:00Z', minutes: 40, grade: 'fork' };
+      const { tables } = (await get(address, '/api/backup')) as { tables: Record<string, unknown[]> };
+      for (const { id } of (tables['log_entry'] ?? []) as { id: string }[])
+        await fetch(`${address}/api/log/${id}`, { method: 'DELETE' });
+      await send(`${address}/api/log`, { ...kitchen, plan: { ...PLAN, name } });
+      await fetch(`${address}/api/log/${kitchen.id}/photo`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ base64: picture }),
+      });
+      backups.push(await get(address, '/api/backup'));
+    });
+  }
+  const found = new Set<string>();
+  for (let cut = 0; cut < CUTS; cut += 1) {
+    await cutOff(folder, 900, (address) => send(`${address}/api/backup/restore`, backups[cut % 2]));
+    const [entry, photo] = await then(folder, async (address) => {
+      const { items } = (await get(address, '/api/log')) as { items: { id: string; name: string; photo: boolean }[] };
+      expect(items).toHaveLength(1);
+      const { status } = await fetch(`${address}/api/log/${items[0]?.id}/photo`);
+      return [items[0], status];
+    });
+    found.add(entry?.name ?? '');
+    expect([entry?.photo, photo]).toEqual([true, 200]);
+  }
+  expect([...found].every((name) => ['one', 'another'].includes(name))).toBe(true);
+  rmSync(folder, { recursive: true, force: true });
+  process.stderr.write(`${CUTS} kills in a restore\n`);
+});
+
+test('kills while a table is read in: all its lines are there, or none', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'hervir-kills-'));
+  const LINES = 60;
+  for (let cut = 0; cut < CUTS; cut += 1) {
+    const text = ['date,cut,dish', ...Array.from({ length: LINES }, (_, i) => `2026-11-05,goat neck,${cut} ${i}`)].join(
+      '\n',
+    );
+    await cutOff(folder, 1600, (address) => send(`${address}/api/log/file.csv`, { text }));
+    const total = await then(folder, async (address) => ((await get(address, '/api/log')) as { total: number }).total);
+    expect(total % LINES).toBe(0);
+  }
+  rmSync(folder, { recursive: true, force: true });
+  process.stderr.write(`${CUTS} kills while a table was read in\n`);
+});
+
+test('kills in a first start: the next one opens the kitchen', async () => {
+  for (let cut = 0; cut < CUTS; cut += 1) {
+    const folder = mkdtempSync(join(tmpdir(), 'hervir-kills-'));
+    const server = standBy(folder);
+    void server.begin();
+    // Until it is loaded nothing is opened.
+    await new Promise((resolve) => setTimeout(resolve, 700 + Math.random() * 1200));
+    await server.kill();
+    const health = await then(folder, (address) => get(address, '/api/health'));
+    expect(health).toMatchObject({ status: 'ok' });
+    rmSync(folder, { recursive: true, force: true });
+  }
+  process.stderr.write(`${CUTS} kills in a first start\n`);
+});
