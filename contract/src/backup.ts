@@ -231,6 +231,8 @@ export const backupSchema = z.strictObject({
     device: z.array(z.unknown()).optional(),
   } satisfies Record<BackupTable | 'device', z.ZodType>),
   photos: z.record(photoId, z.base64()).default({}),
+  /** Rows that an older Hervir kept and this one cannot read, each with its table and why: not put back. */
+  unreadable: z.array(z.looseObject({ table: z.string(), row: z.unknown() })).optional(),
 });
 
 /** A row of a table, by the names its columns have in the file. */
