@@ -43,10 +43,14 @@ export function SaveNote(): ReactNode {
     case 'conflict':
       return (
         <div role="alert" className="card panel" style={{ maxWidth: 340 }}>
-          This plan was also changed on another device.
+          {save.theirs.deletedAt === null
+            ? 'This plan was also changed on another device.'
+            : 'This plan was put away on another device.'}
           <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
-            <Button onClick={keepMine}>Keep mine</Button>
-            <Button onClick={takeTheirs}>Take theirs</Button>
+            <Button onClick={keepMine}>
+              {save.theirs.deletedAt === null ? 'Keep mine' : 'Bring it back with my changes'}
+            </Button>
+            {save.theirs.deletedAt === null && <Button onClick={takeTheirs}>Take theirs</Button>}
           </div>
         </div>
       );

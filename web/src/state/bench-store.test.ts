@@ -114,6 +114,25 @@ describe('the bench', () => {
     expect(kept()).toBeNull();
   });
 
+  test('put away elsewhere, what was changed here is kept until it is brought back with it', async () => {
+    const theirs = { ...record(3), deletedAt: '2026-11-05T19:00:00Z' };
+    const asked: string[] = [];
+    globalThis.fetch = ((url: string, { body }: { body?: string }) => {
+      asked.push(url);
+      if (url.endsWith('/restore')) return Promise.resolve(answer({ ...theirs, deletedAt: null }, 200));
+      if (asked.length === 1) return Promise.resolve(answer({ faults: [], current: theirs }, 409));
+      return Promise.resolve(answer(record(4, (JSON.parse(body ?? '') as { plan: Plan }).plan), 200));
+    }) as unknown as typeof fetch;
+    rename('Mine');
+    await jest.advanceTimersByTimeAsync(500);
+    expect(useBench.getState().save).toMatchObject({ kind: 'conflict', theirs: { deletedAt: theirs.deletedAt } });
+    expect(kept()).toMatchObject({ plan: { name: 'Mine' } });
+    useBench.getState().keepMine();
+    await jest.advanceTimersByTimeAsync(500);
+    expect(asked.map((url) => url.replace(/^.*braises/, ''))).toEqual(['/one', '/one/restore', '/one']);
+    expect(useBench.getState()).toMatchObject({ plan: { name: 'Mine' }, revision: 4, save: { kind: 'saved' } });
+  });
+
   test('a refused field is told and the edit kept', async () => {
     server(() => ({
       status: 400,

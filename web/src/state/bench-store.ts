@@ -106,10 +106,17 @@ export const useBench = create<BenchState>()(
         set({ plan: save.theirs.plan, revision: save.theirs.revision, save: { kind: 'saved' } });
       },
       keepMine() {
-        const { save } = get();
+        const { save, id } = get();
         if (save.kind !== 'conflict') return;
-        set({ revision: save.theirs.revision, save: { kind: 'unsaved' } });
-        schedule(0);
+        const { revision, deletedAt } = save.theirs;
+        const mine = (): void => {
+          if (get().id !== id) return;
+          set({ revision, save: { kind: 'unsaved' } });
+          schedule(0);
+        };
+        if (deletedAt === null) mine();
+        // Put away elsewhere: it comes back first, and then has what was changed here.
+        else void request('POST', `/braises/${id}/restore`).then(mine, () => undefined);
       },
     }),
     {

@@ -132,7 +132,9 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
         {begin}
         <span className="plan-facts">
           <span>
-            {print('mass', plan.grams)} of {cutTitle(cutById(plan.cut))}, {FORM_PHRASES[plan.form]}
+            {plan.unreadable === true
+              ? 'This Hervir cannot read it: it can be put away, and is in every backup.'
+              : `${print('mass', plan.grams)} of ${cutTitle(cutById(plan.cut))}, ${FORM_PHRASES[plan.form]}`}
           </span>
           <span>
             {plan.serveAt === null ? plan.cookerName : `eat ${clockTime(plan.serveAt)} ${dayWord(plan.serveAt, now)}`}

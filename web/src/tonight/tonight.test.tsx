@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import type { Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
+import { answer as json } from '../testing/answer';
 import { aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
 
 standAt('2027-01-17T13:00:00Z');
@@ -82,6 +83,29 @@ describe('Tonight', () => {
     const drawer = await screen.findByRole('dialog');
     expect(drawer.textContent).toMatch(/melt \d+ % of the collagen/);
     expect(drawer.textContent).toMatch(/animals differ/);
+  });
+
+  test('a plan that cannot be read says so, and the others are there', async () => {
+    const kitchen = aKitchen({ plans: [kept(aPlan())] });
+    const summary = {
+      id: '9b1f3c8e-52c7-4c57-9a64-0f6a2f0c6a10',
+      name: 'From another day',
+      cut: '',
+      form: 'whole',
+      grams: 0,
+    };
+    const other = {
+      ...summary,
+      cookerName: '',
+      serveAt: null,
+      revision: 1,
+      updatedAt: '2026-11-05T19:00:00Z',
+      unreadable: true,
+    };
+    kitchen.answers['GET /api/braises'] = () => json([other]);
+    openRoom('/', kitchen);
+    expect(await screen.findByText(/This Hervir cannot read it/)).toBeTruthy();
+    expect(screen.getByText('From another day')).toBeTruthy();
   });
 
   test('shows what to begin next and when, the rest beside it, and says so where there is nothing', async () => {
