@@ -21,8 +21,8 @@ cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST);
 registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), {
-    // The page that pairs a device is the server's own, and what lies under /api is never a page.
-    denylist: [/^\/api\//, /^\/pair\b/],
+    // The page that pairs a device is the server's own, as are its certificate and files; what lies under /api is no page.
+    denylist: [/^\/api\//, /^\/pair\b/, /^\/certificate$/, /\.\w+$/],
   }),
 );
 
