@@ -4,15 +4,12 @@ import { statfs } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { HttpException, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { DataFolder } from '../database/data-folder';
+import { refused } from '../security/faults';
 
 /** Room that is left on the disk, bytes: a running cook needs some. */
 const SPARE = 50_000_000;
-
-function refused(status: number, problem: string, allowed: string): HttpException {
-  return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
-}
 
 /** Files on their way in or out: in the data folder, so that they can be moved, and gone when they have passed. */
 @Injectable()

@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { faultOfPlanError, faultAt, parsePlan, type Fault } from '@hervir/contract';
 import { cookState, forecast, PlanError, SimulatedCook, type CookEvent, type Guide, type Plan } from '@hervir/core';
+import { LONGEST_COOK_MS } from '../cooks/longest-cook';
 import { PlainDatabase, type PlainTable } from '../database/plain';
 import { pictureOf } from '../log/picture';
 import { MOST_FAULTS, readBackupFile, type BackupCount } from './backup-file';
@@ -21,9 +22,6 @@ export interface CheckBackup {
 export interface CheckedBackup extends BackupCount {
   readonly faults: readonly Fault[];
 }
-
-/** A cook is over within so long, s of its own time. */
-const LONGEST_COOK_S = 36 * 3600;
 
 /**
  * Reads a backup and lays what it holds out beside the kitchen: nothing of the kitchen is changed. What the next start will
@@ -118,7 +116,7 @@ function cookFault(db: PlainDatabase, row: CookRow): Fault | null {
       const run = new SimulatedCook(f, guide, { seed: 1, scatter: false, startMs, faults: [], handsTakeTime: false });
       const inOrder = [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
       for (const event of inOrder) {
-        run.advanceTo(Math.min(LONGEST_COOK_S, (Date.parse(event.at) - startMs) / 1000));
+        run.advanceTo(Math.min(LONGEST_COOK_MS, Date.parse(event.at) - startMs) / 1000);
         run.follow(event);
       }
     }

@@ -12,14 +12,13 @@ import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { CooksStream } from './cooks.stream';
+import { LONGEST_COOK_MS } from './longest-cook';
 import { eventsOf, momentsOf, stored, type KeptEvent } from './stored-event';
 
 /** A device's clock may be ahead of ours by so much, ms. */
 const AHEAD_MS = 120_000;
 /** A press bears a time after all that is known of its cook, ms. */
 const JUST_AFTER_MS = 1000;
-/** A cook is over within a day; nothing later belongs to it, ms. */
-const LONGEST_COOK_MS = 36 * 3_600_000;
 
 /** May be told long after: a cook that was never closed, its weight, a word on it. */
 const AFTERWARDS: ReadonlySet<CookEventKind> = new Set(['finished', 'note', 'weighed', 'undone']);

@@ -1,4 +1,4 @@
-import { resultOf, type LogEntry, type Result } from '@hervir/contract';
+import type { LogEntry, Result } from '@hervir/contract';
 import {
   cutById,
   newPlan,
@@ -94,6 +94,3 @@ export function observedIn(plan: Plan, work: () => Observation): Observation {
     throw error;
   }
 }
-
-/** How an entry came out against what was wanted. */
-export const resultOfEntry = ({ grade, wanted }: LogEntry): Result => resultOf(grade, wanted);

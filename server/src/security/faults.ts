@@ -12,12 +12,18 @@ import {
 import type { Response } from 'express';
 import { PinoLogger } from 'nestjs-pino';
 import { FolderGone } from '../database/data-folder';
+import { isBusy } from '../database/handle';
 import { UnkeepableRow } from '../database/kept-rows';
 
 /** What a reader found, or a 400 with every fault. */
 export function orBadRequest<T>(read: Read<T>): T {
   if (read.ok) return read.value;
   throw new BadRequestException({ faults: read.faults });
+}
+
+/** A request that is refused as a whole: the status says how, the words what would do. */
+export function refused(status: number, problem: string, allowed: string): HttpException {
+  return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
 }
 
 export function notFound(what: string, id: string): NotFoundException {
@@ -106,7 +112,7 @@ export function diskFault(error: unknown): { status: number; fault: Fault } | un
       },
     };
   }
-  if (says(/SQLITE_BUSY|database is locked/)) {
+  if (isBusy(error)) {
     return {
       status: 503,
       fault: { path: '', problem: 'the database is busy; nothing was changed', allowed: 'again in a moment' },

@@ -9,6 +9,7 @@ import { advanceInSlices } from '../background/slices';
 import { Clock } from '../clock';
 import { CooksService } from '../cooks/cooks.service';
 import { CooksStream } from '../cooks/cooks.stream';
+import { LONGEST_COOK_MS } from '../cooks/longest-cook';
 import { CookEntity } from '../database/entities';
 import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
@@ -17,8 +18,6 @@ import { SimulatedCooker } from './simulated-cooker';
 
 /** How often a linked cooker goes on, ms. */
 const TICK = 500;
-/** A cook is over within a day and a half; a cooker goes no further, s. */
-const LONGEST_S = 36 * 3600;
 
 interface Linked {
   readonly cooker: SimulatedCooker;
@@ -157,7 +156,7 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
 
   /** Brings a run to a moment of the kitchen's clock, and no further than a cook can last. */
   private async bring(run: SimulatedCook, atMs: number): Promise<void> {
-    await advanceInSlices(run, Math.min(LONGEST_S, (atMs - run.setup.startMs) / 1000));
+    await advanceInSlices(run, Math.min(LONGEST_COOK_MS, atMs - run.setup.startMs) / 1000);
   }
 
   /** Something was told of the cook: the run goes on to that moment, and its hands do it. */

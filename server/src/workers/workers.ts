@@ -3,10 +3,10 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import type { Read } from '@hervir/contract';
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
-import { HttpException, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';
-import { orBadRequest } from '../security/faults';
+import { orBadRequest, refused } from '../security/faults';
 import type * as jobs from './jobs';
 
 type Jobs = typeof jobs;
@@ -31,10 +31,6 @@ const IDLE_MS = 60_000;
 /** How a job goes. */
 export interface JobOptions {
   readonly signal?: AbortSignal;
-}
-
-function refused(status: number, problem: string, allowed: string): HttpException {
-  return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
 }
 
 /** Threads of one kind, and who waits for them. */
