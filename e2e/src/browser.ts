@@ -68,6 +68,8 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
     args: [...CHROMIUM.flags, '--lang=en'],
     // A kitchen's own certificate: a person presses "go on" once.
     acceptInsecureCerts: true,
+    // A wait is one call to the browser: its limit is the longest wait there is.
+    protocolTimeout: 2 * PATIENCE,
   });
   return {
     browser,
@@ -108,6 +110,39 @@ async function like(page: Page, role: string, name: RegExp): Promise<ElementHand
     if (Date.now() > until) throw new Error(`no ${role} ${String(name)}`);
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
+}
+
+/**
+ * Presses something, and sees that the press arrived: a page that grows as its figures come moves a button away under the
+ * finger, and a person presses again.
+ *
+ * @param find what is pressed; found anew for each try, since a page may draw it anew
+ */
+export async function press(page: Page, find: () => Promise<ElementHandle | null>): Promise<void> {
+  for (const end = Date.now() + PATIENCE; Date.now() < end;) {
+    const found = await find();
+    try {
+      await found?.evaluate((element) => {
+        const told = window as unknown as { pressed?: boolean };
+        told.pressed = false;
+        element.addEventListener('click', () => (told.pressed = true), { capture: true, once: true });
+        // On a phone the rooms' bar lies over the lower edge.
+        const { top, bottom } = element.getBoundingClientRect();
+        if (top < 0 || bottom > innerHeight - 80) element.scrollIntoView({ block: 'center' });
+      });
+      await found?.click();
+    } catch {
+      // It was drawn anew in the middle of it.
+      continue;
+    }
+    // A page that has gone to another one answers nothing, or knows of no press.
+    const pressed = await page
+      .evaluate(() => (window as unknown as { pressed?: boolean }).pressed)
+      .catch(() => undefined);
+    if (pressed !== false) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('what is pressed is never where the finger is');
 }
 
 /** What a person does and sees, by role and name. */
@@ -179,16 +214,21 @@ export class Person {
   }
 
   async presses(role: string, wanted: string | RegExp): Promise<void> {
-    if (typeof wanted !== 'string') return (await like(this.page, role, wanted)).click();
-    // Waits until it has stopped moving: lists and menus open with a short motion.
-    await this.page.locator(named(role, wanted)).click();
+    await press(this.page, () => this.finds(role, wanted));
+  }
+
+  /** The big button: the first in the card that says what to do now. */
+  async pressesBig(): Promise<void> {
+    await press(this.page, () => this.page.waitForSelector('[aria-label="Now"] .big-button:enabled'));
   }
 
   /** Takes one of a few that are all in sight: the words are pressed, the button itself is drawn over. */
   async chooses(name: string): Promise<void> {
-    const button = await this.page.waitForSelector(named('radio', name));
-    const words = await button?.evaluateHandle((element) => element.closest('label') ?? element);
-    await words?.click();
+    await press(this.page, async () => {
+      const button = await this.page.waitForSelector(named('radio', name));
+      const words = await button?.evaluateHandle((element) => element.closest('label') ?? element);
+      return words?.asElement() as ElementHandle | null;
+    });
   }
 
   /** Ticks or unticks a box, by keyboard: its own input is drawn over and cannot be clicked. */
@@ -206,11 +246,8 @@ export class Person {
 
   /** Opens a plan of Tonight by its name; a cook of the same name, on the fire above, is another link. */
   async opensPlan(name: string): Promise<void> {
-    const link = `a[href^="/bench/"] ::-p-text(${name})`;
-    await this.page.waitForSelector(link);
-    // What is on the fire comes in above the list.
-    await this.standsStill();
-    await this.page.locator(link).click();
+    // What is on the fire comes in above the list, and the figures of each plan after it.
+    await press(this.page, () => this.page.waitForSelector(`a[href^="/bench/"] ::-p-text(${name})`, { visible: true }));
     await this.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
   }
 
@@ -230,7 +267,7 @@ export class Person {
       const head = await this.page.waitForSelector(path, { visible: true });
       // On a phone the rooms' bar lies over the lower edge: as a person would, bring it to the middle first.
       await head?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-      await head?.click();
+      await head?.click().catch(() => undefined);
       for (let look = 0; look < 40; look += 1) {
         if (await isOpen()) return;
         await new Promise((resolve) => setTimeout(resolve, 100));

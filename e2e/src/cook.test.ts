@@ -33,12 +33,8 @@ async function agrees(person: Person, title: string): Promise<void> {
   );
 }
 
-/** The big button: the first in the card that says what to do now; pressed with a thumb. */
-async function thumb(person: Person): Promise<void> {
-  const button = await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
-  await button?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-  await button?.click();
-}
+/** The big button, pressed with a thumb. */
+const thumb = (person: Person): Promise<void> => person.pressesBig();
 
 /** Minutes that a step takes, by its countdown or, where it has none, by what the room says it usually takes. */
 async function minutesOf(person: Person): Promise<{ minutes: number }> {
@@ -68,7 +64,7 @@ async function passes(minutes: number, ...people: readonly Person[]): Promise<vo
 /** Opens a plan of the demo on the bench and begins to cook it when it says so. */
 async function begins(person: Person, plan: string, day: string): Promise<void> {
   await person.goes('/');
-  await (await person.page.waitForSelector(`a ::-p-text(${plan})`, { visible: true }))?.click();
+  await person.opensPlan(plan);
   await person.reads(/Begin \d{2}:\d{2} to eat/);
   const [, hour, minute] = /Begin (\d{2}):(\d{2}) to eat/.exec(await person.text()) ?? [];
   kitchen.clock.set(Date.parse(`${day}T${hour ?? ''}:${minute ?? ''}:00+01:00`));

@@ -1,4 +1,4 @@
-import { aKitchen, Person } from './browser';
+import { aKitchen, Person, press } from './browser';
 
 const kitchen = aKitchen();
 
@@ -41,10 +41,9 @@ describe('the log', () => {
     const taught = await proposed(person);
     await person.goes('/cookers');
     await person.reads(/Goat shoulder is \d+ % tougher than the table/);
-    const use = await person.page.waitForSelector(
-      '::-p-xpath(//button[contains(@aria-label,"Use it: Goat shoulder")])',
+    await press(person.page, () =>
+      person.page.waitForSelector('::-p-xpath(//button[contains(@aria-label,"Use it: Goat shoulder")])'),
     );
-    await use?.click();
     await person.page.waitForFunction(
       () => document.querySelector('[aria-label^="Use it: Goat shoulder"]')?.getAttribute('aria-checked') === 'false',
     );

@@ -25,13 +25,13 @@ describe('without the server', () => {
     });
     await person.goes(`/cook/${cook}`);
     const title = (): Promise<string> => person.page.$eval('main h1', (words) => words.textContent ?? '');
-    const big = await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
+    await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
     const first = await title();
     const before = (await kept(cook)).length;
 
     await kitchen.powerGoes();
     // Pressed into the void, and then the page itself is thrown away and opened anew.
-    await big?.click();
+    await person.pressesBig();
     await person.page.waitForFunction(
       (was: string) => document.querySelector('main h1')?.textContent !== was,
       {},
@@ -90,11 +90,10 @@ describe('without the server', () => {
     });
     await person.goes(`/cook/${cook}`);
     for (let title = ''; !/^Batch 1/.test(title);) {
-      const big = await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
+      await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
       title = await person.page.$eval('main h1', (words) => words.textContent ?? '');
       if (/^Batch 1/.test(title)) break;
-      await big?.evaluate((button) => button.scrollIntoView({ block: 'center' }));
-      await big?.click();
+      await person.pressesBig();
       await person.page.waitForFunction(
         (was: string) => document.querySelector('main h1')?.textContent !== was,
         {},
