@@ -1,7 +1,9 @@
 import {
   ADDED_WHEN,
   APART_STEPS,
+  AROMATIC_HOW,
   AROMATIC_THEN,
+  BROTH_THEN,
   BODIES,
   BURNERS,
   COOKER_KINDS,
@@ -16,17 +18,26 @@ import {
   HEATS,
   LIMITS,
   LIQUIDS,
-  MEAT_IN_SECOND_RUN,
+  LAYERS,
+  MARINADE_THEN,
+  MEAT_DURING,
+  OWN_STAGES,
   PLACES,
+  portionsOf,
   PLAN_DEFAULTS,
   PlanError,
+  planFromV1,
   RELEASES,
   RESOURCES,
   SALTINGS,
   SEAR_ORDERS,
   SEAR_PLACES,
   SEAR_SCHOOLS,
+  SERVED_FROM,
+  SIMMER_HEATS,
+  STAGE_KINDS,
   STARTS,
+  STRAININGS,
   TARGETS,
   TEXTURES,
   THICKENERS,
@@ -34,12 +45,13 @@ import {
   usuallyBoneIn,
   VEGETABLES,
   type Cooker,
-  type Kitchen,
+  type Form,
   type Plan,
+  type PlanV1,
   type Range,
 } from '@hervir/core';
 import { z } from 'zod';
-import { ALLOWED, faultOfPlanError, faultsOf, type Read } from './fault';
+import { ALLOWED, faultOfPlanError, faultsOf, type Fault, type Read } from './fault';
 
 /** A number of a plan: finite and inside its range, with the range in the message. */
 export function quantity(range: Range): z.ZodNumber {
@@ -111,7 +123,11 @@ export const kitchenSchema = z.strictObject({
   prepFactor: quantity(LIMITS.prepFactor).optional(),
 });
 
-const meatSchema = z.strictObject({
+const stageId = text(40, 1);
+/** What has an identity and a name of the cook's own. */
+const named = { id: text(40, 1).optional(), name: text(80, 1).optional() };
+
+const meatCore = {
   cut: idOf(CUTS),
   form: z.enum(FORMS),
   grams: quantity(LIMITS.meatGrams),
@@ -122,15 +138,28 @@ const meatSchema = z.strictObject({
   startsFrom: z.enum(STARTS).default('fridge'),
   salted: z.enum(SALTINGS).default('just-before'),
   saltedMinutes: quantity(LIMITS.saltedMinutes).optional(),
-  marinade: z
-    .strictObject({ ml: quantity(LIMITS.marinadeMl), hours: quantity(LIMITS.marinadeHours), pouredIn: z.boolean() })
-    .nullable()
-    .default(null),
   rub: z
     .strictObject({ grams: quantity(LIMITS.rubGrams), sugar: z.boolean() })
     .nullable()
     .default(null),
-});
+};
+
+const marinadeCore = { ml: quantity(LIMITS.marinadeMl), hours: quantity(LIMITS.marinadeHours) };
+
+const meatFields = {
+  ...named,
+  ...meatCore,
+  marinade: z
+    .strictObject({
+      ...marinadeCore,
+      then: z.enum(MARINADE_THEN),
+      solidsGrams: quantity(LIMITS.ingredientGrams).optional(),
+    })
+    .nullable()
+    .default(null),
+  flourGrams: quantity(LIMITS.rubGrams).optional(),
+  cutAfterSear: z.boolean().optional(),
+};
 
 const d = PLAN_DEFAULTS;
 
@@ -150,25 +179,71 @@ const learntSchema = z.strictObject({
   prep: learned.optional(),
 });
 
-/** A plan as it may be written: format "hervir/braise", version 1. */
-export const planSchema = z.strictObject({
+const searCore = {
+  school: z.enum(SEAR_SCHOOLS).default(d.sear.school),
+  where: z.enum(SEAR_PLACES).default(d.sear.where),
+  order: z.enum(SEAR_ORDERS).default(d.sear.order),
+  batches: whole(LIMITS.batches).optional(),
+};
+
+const liquidCore = {
+  liquid: idOf(LIQUIDS.filter((l) => l.kind === 'liquid' || l.kind === 'sauce')),
+  ml: quantity(LIMITS.liquidMl),
+  temperatureC: quantity(LIMITS.liquidC).default(20),
+};
+
+const additionCore = {
+  ingredient: idOf(LIQUIDS),
+  grams: quantity(LIMITS.ingredientGrams),
+  apart: z.strictObject({ steps: z.array(z.enum(APART_STEPS)).max(5), swillMl: quantity(LIMITS.liquidMl) }).optional(),
+};
+
+const aromaticCore = {
+  ingredient: text(60, 1),
+  grams: quantity(LIMITS.ingredientGrams),
+  then: z.enum(AROMATIC_THEN).optional(),
+};
+
+const vegetableCore = {
+  vegetable: idOf(VEGETABLES),
+  grams: quantity(LIMITS.ingredientGrams),
+  sizeCm: quantity(LIMITS.vegetableCm).optional(),
+  texture: z.enum(TEXTURES).default('tender'),
+};
+
+const grainCore = {
+  grain: idOf(GRAINS),
+  grams: quantity(LIMITS.ingredientGrams),
+  layer: z.enum(GRAIN_LAYERS).optional(),
+};
+
+const releaseSchema = z.strictObject({
+  method: z.enum(RELEASES).default(d.release.method),
+  naturalMinutes: quantity(LIMITS.naturalMinutes).default(d.release.naturalMinutes),
+});
+
+const finishCore = {
+  skim: z.boolean().default(d.finish.skim),
+  blend: z.boolean().default(d.finish.blend),
+  ladleOutMl: quantity(LIMITS.liquidMl).default(d.finish.ladleOutMl),
+  reduce: z
+    .union([z.literal('auto'), quantity(LIMITS.reduceMinutes)], { error: `${ALLOWED}"auto" or 0 to 120 min` })
+    .default(d.finish.reduce),
+  thickener: z.enum(THICKENERS).default(d.finish.thickener),
+  body: z.enum(BODIES).default(d.finish.body),
+  sauceMl: quantity(LIMITS.liquidMl).nullable().default(d.finish.sauceMl),
+  restMinutes: quantity(LIMITS.restMinutes).default(d.finish.restMinutes),
+};
+
+/** What both versions say in the same words. */
+const planCore = {
   format: z.literal('hervir/braise'),
-  version: z.literal(1),
   name: text(120).default(d.name),
   servings: whole(LIMITS.servings).default(d.servings),
   target: z.enum(TARGETS),
   confidence: quantity(LIMITS.confidence).default(d.confidence),
-  meat: meatSchema,
   cooker: cookerSchema.prefault({}),
   kitchen: kitchenSchema.prefault({}),
-  sear: z
-    .strictObject({
-      school: z.enum(SEAR_SCHOOLS).default(d.sear.school),
-      where: z.enum(SEAR_PLACES).default(d.sear.where),
-      order: z.enum(SEAR_ORDERS).default(d.sear.order),
-      batches: whole(LIMITS.batches).optional(),
-    })
-    .prefault({}),
   deglaze: z
     .strictObject({
       liquid: idOf(LIQUIDS.filter((l) => l.deglazes)),
@@ -177,88 +252,10 @@ export const planSchema = z.strictObject({
     })
     .nullable()
     .default(d.deglaze),
-  liquids: z
-    .array(
-      z.strictObject({
-        liquid: idOf(LIQUIDS.filter((l) => l.kind === 'liquid' || l.kind === 'sauce')),
-        ml: quantity(LIMITS.liquidMl),
-        temperatureC: quantity(LIMITS.liquidC).default(20),
-      }),
-    )
-    .max(12)
-    .optional(),
-  additions: z
-    .array(
-      z.strictObject({
-        ingredient: idOf(LIQUIDS),
-        grams: quantity(LIMITS.ingredientGrams),
-        when: z.enum(ADDED_WHEN),
-        apart: z
-          .strictObject({ steps: z.array(z.enum(APART_STEPS)).max(5), swillMl: quantity(LIMITS.liquidMl) })
-          .optional(),
-      }),
-    )
-    .max(20)
-    .default([]),
-  aromatics: z
-    .array(
-      z.strictObject({
-        ingredient: text(60, 1),
-        grams: quantity(LIMITS.ingredientGrams),
-        then: z.enum(AROMATIC_THEN).optional(),
-      }),
-    )
-    .max(20)
-    .default([]),
-  vegetables: z
-    .array(
-      z.strictObject({
-        vegetable: idOf(VEGETABLES),
-        grams: quantity(LIMITS.ingredientGrams),
-        sizeCm: quantity(LIMITS.vegetableCm).optional(),
-        texture: z.enum(TEXTURES).default('tender'),
-        place: z.enum(PLACES).default('auto'),
-      }),
-    )
-    .max(20)
-    .default([]),
-  grains: z
-    .array(
-      z.strictObject({
-        grain: idOf(GRAINS),
-        grams: quantity(LIMITS.ingredientGrams),
-        place: z.enum(PLACES).default('auto'),
-        layer: z.enum(GRAIN_LAYERS).optional(),
-      }),
-    )
-    .max(8)
-    .default([]),
   rack: z.boolean().default(d.rack),
   heat: z.enum(HEATS).default(d.heat),
-  meatInSecondRun: z.enum(MEAT_IN_SECOND_RUN).default(d.meatInSecondRun),
-  brothOutMl: quantity(LIMITS.liquidMl).default(d.brothOutMl),
   pressureMinutes: quantity(LIMITS.pressureMinutes).nullable().default(d.pressureMinutes),
-  release: z
-    .strictObject({
-      method: z.enum(RELEASES).default(d.release.method),
-      naturalMinutes: quantity(LIMITS.naturalMinutes).default(d.release.naturalMinutes),
-    })
-    .prefault({}),
-  finish: z
-    .strictObject({
-      strain: z.boolean().default(d.finish.strain),
-      skim: z.boolean().default(d.finish.skim),
-      blend: z.boolean().default(d.finish.blend),
-      ladleOutMl: quantity(LIMITS.liquidMl).default(d.finish.ladleOutMl),
-      reduce: z
-        .union([z.literal('auto'), quantity(LIMITS.reduceMinutes)], { error: `${ALLOWED}"auto" or 0 to 120 min` })
-        .default(d.finish.reduce),
-      thickener: z.enum(THICKENERS).default(d.finish.thickener),
-      body: z.enum(BODIES).default(d.finish.body),
-      sauceMl: quantity(LIMITS.liquidMl).nullable().default(d.finish.sauceMl),
-      restMinutes: quantity(LIMITS.restMinutes).default(d.finish.restMinutes),
-    })
-    .prefault({}),
+  release: releaseSchema.prefault({}),
   sides: z
     .array(
       z.strictObject({
@@ -281,23 +278,189 @@ export const planSchema = z.strictObject({
   moved: z.record(text(80, 1), quantity(LIMITS.movedMinutes)).default({}),
   learnt: learntSchema.optional(),
   serveAt: wallClock.nullable().default(d.serveAt),
+};
+
+/** A plan of version 1 as it was written: read for ever. */
+export const planSchemaV1 = z.strictObject({
+  ...planCore,
+  version: z.literal(1),
+  meat: z.strictObject({
+    ...meatCore,
+    marinade: z
+      .strictObject({ ...marinadeCore, pouredIn: z.boolean() })
+      .nullable()
+      .default(null),
+  }),
+  sear: z.strictObject(searCore).prefault({}),
+  liquids: z.array(z.strictObject(liquidCore)).max(12).optional(),
+  additions: z
+    .array(z.strictObject({ ...additionCore, when: z.enum(['stirred-in', 'on-top', 'after']) }))
+    .max(20)
+    .default([]),
+  aromatics: z.array(z.strictObject(aromaticCore)).max(20).default([]),
+  vegetables: z
+    .array(z.strictObject({ ...vegetableCore, place: z.enum(PLACES).default('auto') }))
+    .max(20)
+    .default([]),
+  grains: z
+    .array(z.strictObject({ ...grainCore, place: z.enum(PLACES).default('auto') }))
+    .max(8)
+    .default([]),
+  meatInSecondRun: z.enum(MEAT_DURING).default('out'),
+  brothOutMl: quantity(LIMITS.liquidMl).default(0),
+  finish: z.strictObject({ ...finishCore, strain: z.boolean().default(false) }).prefault({}),
+});
+
+const stageSchema = z.strictObject({
+  id: stageId,
+  kind: z.enum(STAGE_KINDS),
+  name: text(60, 1).optional(),
+  minutes: quantity(LIMITS.pressureMinutes).nullable().default(null),
+  release: releaseSchema.optional(),
+  heat: z.enum(SIMMER_HEATS).optional(),
+  meat: z.enum(MEAT_DURING).default('out'),
+  takeOutMl: quantity(LIMITS.liquidMl).default(0),
+  broth: z.enum(BROTH_THEN).default('poured-over'),
+});
+
+/** A plan as it may be written: format "hervir/braise", version 2. */
+export const planSchema = z.strictObject({
+  ...planCore,
+  version: z.literal(2),
+  meat: z.strictObject(meatFields),
+  otherMeats: z
+    .array(
+      z.strictObject({ ...meatFields, goesIn: stageId.default('start'), comesOut: stageId.default('end') }),
+    )
+    .max(2)
+    .default([]),
+  sear: z
+    .strictObject({
+      ...searCore,
+      faceMinutes: z.array(quantity(LIMITS.faceMinutes)).min(1).max(6).optional(),
+      fatMl: quantity(LIMITS.panFatMl).optional(),
+    })
+    .prefault({}),
+  liquids: z
+    .array(z.strictObject({ ...named, ...liquidCore, stage: stageId.optional() }))
+    .max(12)
+    .optional(),
+  additions: z
+    .array(z.strictObject({ ...named, ...additionCore, when: z.enum(ADDED_WHEN), stage: stageId.optional() }))
+    .max(20)
+    .default([]),
+  aromatics: z
+    .array(
+      z.strictObject({ ...named, ...aromaticCore, how: z.enum(AROMATIC_HOW).optional(), stage: stageId.optional() }),
+    )
+    .max(20)
+    .default([]),
+  vegetables: z
+    .array(
+      z.strictObject({
+        ...named,
+        ...vegetableCore,
+        place: stageId.default('auto'),
+        layer: z.enum(LAYERS).optional(),
+      }),
+    )
+    .max(20)
+    .default([]),
+  grains: z
+    .array(z.strictObject({ ...named, ...grainCore, place: stageId.default('auto') }))
+    .max(8)
+    .default([]),
+  others: z
+    .array(
+      z.strictObject({
+        id: text(40, 1).optional(),
+        name: text(80, 1),
+        grams: quantity(LIMITS.ingredientGrams),
+        place: stageId.default('start'),
+      }),
+    )
+    .max(12)
+    .default([]),
+  stages: z.array(stageSchema).max(6).default([]),
+  waitsMinutes: quantity(LIMITS.waitsMinutes).default(d.waitsMinutes),
+  finish: z
+    .strictObject({
+      ...finishCore,
+      strain: z.enum(STRAININGS).default(d.finish.strain),
+      meatBack: z.boolean().default(d.finish.meatBack),
+      crisp: z.boolean().default(d.finish.crisp),
+    })
+    .prefault({}),
+  servedFrom: z.enum(SERVED_FROM).default(d.servedFrom),
 });
 
 /** A plan as a file or a client may send it: most keys optional. */
 export type PlanInput = z.input<typeof planSchema>;
 
-/** Fills in what depends on other keys: bone by cut, liquid by cooker, stovetop figures. */
+/** What depends on other keys, the same in both versions: bone by cut, liquid by cooker, stovetop figures. */
+const boned = <T extends { cut: string; form: Form; boneIn?: boolean | undefined }>(meat: T): T & { boneIn: boolean } => ({
+  ...meat,
+  boneIn: meat.boneIn ?? usuallyBoneIn(meat.cut, meat.form),
+});
+
+const usualLiquid = (cooker: Cooker): { liquid: string; ml: number; temperatureC: number }[] => [
+  { liquid: 'stock', ml: defaultLiquidMl(cooker), temperatureC: 20 },
+];
+
+function completeV1(read: z.output<typeof planSchemaV1>): PlanV1 {
+  const cooker = completeCooker(read.cooker);
+  return { ...read, meat: boned(read.meat), cooker, liquids: read.liquids ?? usualLiquid(cooker) };
+}
+
 function complete(read: z.output<typeof planSchema>): Plan {
   const cooker = completeCooker(read.cooker);
-  const kitchen: Kitchen = read.kitchen;
   return {
     ...read,
-    meat: { ...read.meat, boneIn: read.meat.boneIn ?? usuallyBoneIn(read.meat.cut, read.meat.form) },
+    meat: boned(read.meat),
+    otherMeats: read.otherMeats.map(boned),
     cooker,
-    kitchen,
-    liquids: read.liquids ?? [{ liquid: 'stock', ml: defaultLiquidMl(cooker), temperatureC: 20 }],
+    liquids: read.liquids ?? usualLiquid(cooker),
   };
 }
+
+/** Ids that name nothing: a stage that is not in the plan, a portion that is there twice. */
+function strayIds(plan: Plan): Fault[] {
+  const faults: Fault[] = [];
+  const stages = new Set<string>([...OWN_STAGES, ...plan.stages.map(({ id }) => id)]);
+  const known = [...stages].join(', ');
+  const check = (path: string, stage: string | undefined, besides: readonly string[]): void => {
+    if (stage === undefined || stages.has(stage) || besides.includes(stage)) return;
+    faults.push({ path, problem: `there is no stage "${stage}"`, allowed: [...besides, known].join(', ') });
+  };
+  const places = ['auto', 'start', 'flavour-only'];
+  plan.vegetables.forEach(({ place }, i) => check(`vegetables[${i}].place`, place, places));
+  plan.grains.forEach(({ place }, i) => check(`grains[${i}].place`, place, places));
+  plan.others.forEach(({ place }, i) => check(`others[${i}].place`, place, ['start', 'end']));
+  plan.liquids.forEach(({ stage }, i) => check(`liquids[${i}].stage`, stage, []));
+  plan.additions.forEach(({ stage }, i) => check(`additions[${i}].stage`, stage, []));
+  plan.aromatics.forEach(({ stage }, i) => check(`aromatics[${i}].stage`, stage, []));
+  plan.otherMeats.forEach(({ goesIn, comesOut }, i) => {
+    check(`otherMeats[${i}].goesIn`, goesIn, ['start']);
+    check(`otherMeats[${i}].comesOut`, comesOut, ['end']);
+  });
+  plan.stages.forEach(({ id }, i) => {
+    if (plan.stages.findIndex((stage) => stage.id === id) < i) {
+      faults.push({ path: `stages[${i}].id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
+    }
+    if (['auto', 'start', 'end', 'flavour-only'].includes(id)) {
+      faults.push({ path: `stages[${i}].id`, problem: `"${id}" is the name of a place`, allowed: 'another id' });
+    }
+  });
+  const seen = new Set<string>();
+  for (const { id, path } of portionsOf(plan)) {
+    if (seen.has(id)) faults.push({ path: `${path}.id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
+    seen.add(id);
+  }
+  return faults;
+}
+
+/** The newest version of a plan that is read, and the one that is written. */
+const NEWEST = 2;
 
 /** Which of the documents this is, before anything else is said about it. */
 const headSchema = z.looseObject({ format: z.unknown(), version: z.unknown() });
@@ -311,16 +474,24 @@ const headSchema = z.looseObject({ format: z.unknown(), version: z.unknown() });
  */
 export function parsePlan(input: unknown): Read<Plan> {
   const head = headSchema.safeParse(input);
-  if (head.success && typeof head.data.version === 'number' && head.data.version > 1) {
+  const version = head.success ? head.data.version : undefined;
+  if (typeof version === 'number' && version > NEWEST) {
     return {
       ok: false,
-      faults: [{ path: 'version', problem: `${head.data.version} is newer than this Hervir reads`, allowed: '1' }],
+      faults: [{ path: 'version', problem: `${version} is newer than this Hervir reads`, allowed: `1 to ${NEWEST}` }],
     };
   }
+  if (version === 1) {
+    const old = planSchemaV1.safeParse(input);
+    return old.success
+      ? { ok: true, value: planFromV1(completeV1(old.data)) }
+      : { ok: false, faults: faultsOf(old.error, input) };
+  }
   const parsed = planSchema.safeParse(input);
-  return parsed.success
-    ? { ok: true, value: complete(parsed.data) }
-    : { ok: false, faults: faultsOf(parsed.error, input) };
+  if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input) };
+  const plan = complete(parsed.data);
+  const faults = strayIds(plan);
+  return faults.length === 0 ? { ok: true, value: plan } : { ok: false, faults };
 }
 
 /**
@@ -329,7 +500,7 @@ export function parsePlan(input: unknown): Read<Plan> {
  *
  * @param input anything: parsed JSON, a request's body
  * @returns the complete plan, or every fault
- * @example readPlan({ format: 'hervir/braise', version: 1, target: 'fork', meat: { cut: 'goat-neck', form: 'slices', grams: 1600 } }).ok // true
+ * @example readPlan({ format: 'hervir/braise', version: 2, target: 'fork', meat: { cut: 'goat-neck', form: 'slices', grams: 1600 } }).ok // true
  */
 export function readPlan(input: unknown): Read<Plan> {
   const parsed = parsePlan(input);

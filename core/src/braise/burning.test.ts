@@ -6,7 +6,7 @@ import { planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
-import { prepSteps } from '../stations/prep';
+import { prepSteps } from '../words/prep-list';
 import { RESCUE_TOPICS, rescueFor } from './rescue';
 import { sectionsOf } from './section';
 

@@ -1,4 +1,5 @@
 import type { CookState } from '../clock/cook-state';
+import { moveOf, type MoveKind } from '../method/moves';
 import type { Plan } from '../plan/plan';
 import type { Printer } from '../units/quantity';
 import { searPlan } from '../stations/sear';
@@ -23,7 +24,7 @@ const minutes = (ms: number): number => ms / 60_000;
 
 /** Opening the valve sooner than planned, with what the meat is like then. */
 function valve(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
-  const natural = state.steps.find(({ step }) => step.id === 'natural');
+  const natural = state.steps.find(({ step }) => step.run === 1 && moveOf(step.moves, 'leave') !== undefined);
   if (!natural || natural.doneAt !== null) return [];
   const begun = natural.startedAt === null ? 0 : minutes(nowMs - natural.startedAt);
   const sooner: Plan = {
@@ -47,8 +48,8 @@ function valve(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
 }
 
 /** What is left of a step that has not been done. */
-function left(state: CookState, id: RegExp): number {
-  const found = state.steps.find(({ step, doneAt }) => id.test(step.id) && doneAt === null);
+function left(state: CookState, kind: MoveKind): number {
+  const found = state.steps.find(({ step, doneAt }) => moveOf(step.moves, kind) !== undefined && doneAt === null);
   return found?.minutes ?? 0;
 }
 
@@ -63,7 +64,7 @@ function left(state: CookState, id: RegExp): number {
  */
 export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Printer): CatchUp[] {
   const found: CatchUp[] = valve(f, state, nowMs);
-  const rest = left(state, /^rest$/) - SHORT_REST;
+  const rest = left(state, 'rest') - SHORT_REST;
   if (rest >= WORTH) {
     found.push({
       id: 'rest',
@@ -71,7 +72,7 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Pri
       text: `Rest ${SHORT_REST} min only: wins ${Math.round(rest)} min; the sauce stays a little thinner.`,
     });
   }
-  const reduce = left(state, /reduce$/);
+  const reduce = left(state, 'reduce');
   if (reduce >= WORTH) {
     const more = f.finish.sauceMl + f.finish.ladleOutMl;
     found.push({
@@ -80,7 +81,7 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Pri
       text: `Do not reduce: wins ${Math.round(reduce)} min; more than ${print.quantity('volume', more)} of sauce, thinner.`,
     });
   }
-  const sear = state.steps.filter(({ step }) => step.section === 'Sear');
+  const sear = state.steps.filter(({ step }) => step.section === 'sear');
   if (f.plan.sear.school === 'hard' && sear.every(({ startedAt }) => startedAt === null)) {
     const quick = searPlan(
       pieceOf(f.plan.meat),

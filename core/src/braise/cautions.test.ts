@@ -4,7 +4,7 @@ import { planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { cautionsFor, type Caution } from './cautions';
 import { forecast } from './forecast';
-import { guideOf } from './guide';
+import { guideOf } from '../words/guide';
 
 const plain = planFor(
   'beef-chuck',
@@ -27,7 +27,7 @@ const chilli = (steps: ('soak' | 'toast' | 'blend')[]): Partial<Plan> => ({
 /** Each caution, and the least that brings it about: what hurts in a kitchen, by the job's own list. */
 const BROUGHT_ABOUT: readonly (readonly [string, Caution['step'], Partial<Plan>, Partial<Plan['meat']>?])[] = [
   ['frozen-start', 'meat', {}, { startsFrom: 'frozen' }],
-  ['marinade-raw', 'meat', {}, { marinade: { ml: 150, hours: 12, pouredIn: true } }],
+  ['marinade-raw', 'meat', {}, { marinade: { ml: 150, hours: 12, then: 'poured-in' } }],
   ['no-frying', 'sear', { sear: hardSear }],
   ['sugar-rub', 'sear', { sear: hardSear }, { rub: { grams: 40, sugar: true } }],
   ['over-fill', 'pot', { liquids: [{ liquid: 'stock', ml: 5200, temperatureC: 20 }] }],
@@ -100,8 +100,9 @@ describe('cautions', () => {
   });
 
   test('what the reckoning found decides, not what the plan looks like', () => {
-    const fine = { fill: { over: false }, burn: { level: 'safe' }, liquid: { belowMinimum: false } } as const;
-    const found = cautionsFor(plain, { ...fine, burn: { level: 'likely' } }).map(({ code }) => code);
+    const lid = { run: 1, over: false, liquid: 'ok', missingMl: 0, base: 'safe', foams: false } as const;
+    const fine = { lids: [lid], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 } };
+    const found = cautionsFor(plain, { ...fine, lids: [{ ...lid, base: 'likely' }] }).map(({ code }) => code);
     expect(found).toContain('burn-likely');
     expect(cautionsFor(plain, fine).map(({ code }) => code)).not.toContain('burn-likely');
   });

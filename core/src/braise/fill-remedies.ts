@@ -12,7 +12,12 @@ export interface FillInWords extends Fill {
 }
 
 /** Pours less, from the last to the first liquid, and never below the minimum. */
-function lessLiquid(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): Remedy[] {
+export function lessLiquid(
+  plan: Plan,
+  fill: Fill,
+  ledger: Pick<Ledger, 'freeAtStartMl' | 'minimumMl'>,
+  print: Printer,
+): Remedy[] {
   const overMl = (fill.share - fill.limit) * plan.cooker.litres * 1000;
   const spare = ledger.freeAtStartMl - ledger.minimumMl;
   const ml = jugful(overMl);

@@ -8,7 +8,11 @@ import type { SchoolAmount } from '../pot/liquid-schools';
 import type { AromaticStep } from '../stations/aromatics';
 import type { Leftovers } from '../stations/leftovers';
 import type { Yield } from '../stations/plate';
-import type { Finish } from '../stations/sauce';
+import type { Portion, PortionId } from '../plan/portions';
+import type { Method as Moves } from '../method/step';
+import type { Whereabouts } from '../method/whereabouts';
+import type { Finish } from './finish';
+import type { LidInWords } from './lid-remedies';
 import type { SearPlan } from '../stations/sear';
 import type { Stage } from '../stations/stages';
 import type { Caution } from './cautions';
@@ -17,6 +21,23 @@ import type { FillInWords } from './fill-remedies';
 import type { Method } from './other-methods';
 import type { Burn, Remedy } from './remedies';
 import type { Saute } from './saute';
+
+/** One cut, and what it is like when it is served. */
+export interface CutForecast {
+  readonly portion: PortionId;
+  readonly cut: string;
+  readonly name: string;
+  readonly mean: number;
+  readonly grade: Grade;
+  readonly chance: Chance;
+  /** Its middle when it is lifted out or the last lid is off, °C. */
+  readonly coreC: number;
+  /** The least that its middle comes to with its rest: 63 °C and more is safe. */
+  readonly safe: boolean;
+  readonly minutesToSafe: number | null;
+  /** Waits outside: how long, and its middle when it is served; null where it stays in. */
+  readonly foil: { readonly minutes: number; readonly coreC: number } | null;
+}
 
 /** Why a figure is what it is, in numbers. */
 export interface Reason {
@@ -42,8 +63,16 @@ export interface CurvePoint {
 /** What a plan leads to. Parts that are not reckoned yet are absent. */
 export interface Forecast {
   readonly format: 'hervir/forecast';
-  readonly version: 1;
+  readonly version: 2;
   readonly plan: Plan;
+  /** Everything with a weight or a volume, and where it ends. */
+  readonly portions: readonly (Portion & { readonly ends: Whereabouts })[];
+  /** All that is done, in order, from the first cut to the plate. */
+  readonly method: Moves;
+  /** Every time the lid is locked, each judged for itself. */
+  readonly lids: readonly LidInWords[];
+  /** Every cut, the plan's own first. */
+  readonly meats: readonly CutForecast[];
   /** Vegetables and grains where they go: the plan's own places, and for `auto` the one that was found. */
   readonly placed: Pick<Plan, 'vegetables' | 'grains'>;
   readonly pressureMinutes: number;
@@ -76,7 +105,12 @@ export interface Forecast {
     readonly naturalReleaseMinutes: number;
     readonly curve: readonly CurvePoint[];
   };
-  readonly sear: SearPlan & { readonly preheatMinutes: number; readonly aromatics: readonly AromaticStep[] };
+  readonly sear: SearPlan & {
+    /** Of further cuts, with the portion they are of. */
+    readonly others: readonly { readonly portion: PortionId; readonly sear: SearPlan }[];
+    readonly preheatMinutes: number;
+    readonly aromatics: readonly AromaticStep[];
+  };
   readonly saute: Saute;
   readonly fill: FillInWords;
   readonly liquid: Ledger & {

@@ -3,11 +3,11 @@ import { cookState } from '../clock/cook-state';
 import type { CookEvent } from '../clock/cook-events';
 import { DEFAULT_COOKER } from '../plan/defaults';
 import { RELEASES, SEAR_SCHOOLS, type Plan } from '../plan/plan';
-import { planFor } from '../testing/fixtures';
+import { planFor, secondRun } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { catchUp } from './catch-up';
 import { forecast } from './forecast';
-import { guideOf } from './guide';
+import { guideOf } from '../words/guide';
 import { mends } from './mends';
 
 const METRIC = printerFor('metric');
@@ -80,7 +80,7 @@ describe('the guide', () => {
   test('in US units no step is metric', () => {
     const plan = planFor('goat-neck', 'slices', 1600, {
       vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
-      brothOutMl: 100,
+      stages: secondRun({ takeOutMl: 100 }),
     });
     for (const { title, detail } of guideOf(forecast(plan, 'us'), printerFor('us')).steps) {
       expect(`${title} ${detail}`).not.toMatch(/\d (ml|l|g|kg|cm|°C)\b/);

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { DEFAULT_COOKER } from '../plan/defaults';
-import { planFor } from '../testing/fixtures';
+import { planFor, secondRun } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { forecast } from './forecast';
 import { sectionsOf, type Section, type SectionStage } from './section';
@@ -83,11 +83,11 @@ describe('the pot cut open', () => {
   });
 
   test('in the second run the vegetables lie there, and the meat is out under foil, or in', () => {
-    const out = at({ ...neck, vegetables: [turnip], meatInSecondRun: 'out' }, 'second-run');
+    const out = at({ ...neck, vegetables: [turnip], stages: secondRun({ meat: 'out' }) }, 'second-run');
     expect(out).toMatchObject({ piece: null, bedCm: 0, sticking: 'clean' });
     expect(out.topWhat).toContain('turnip');
     expect(out.text).toContain('out under foil');
-    const inside = at({ ...neck, vegetables: [turnip], meatInSecondRun: 'in' }, 'second-run');
+    const inside = at({ ...neck, vegetables: [turnip], stages: secondRun({ meat: 'in' }) }, 'second-run');
     expect(inside.piece).not.toBeNull();
     expect(inside.bedCm).toBeGreaterThan(0);
   });

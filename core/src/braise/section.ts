@@ -1,18 +1,25 @@
 import { pieceOf } from '../meat/piece';
+import { moveOf } from '../method/moves';
+import { inBowls, inOrder, placesAfter, type Places } from '../method/whereabouts';
+import type { StageId } from '../plan/plan';
 import type { Printer } from '../units/quantity';
 import { chargesOf } from '../pot/charge';
 import { contentsOf, PACKING } from '../pot/contents';
-import type { Sticking } from '../pot/base-temperature';
+import { fondOf, type Sticking } from '../pot/base-temperature';
 import { layBatch } from '../stations/batch-layout';
 import type { Forecast } from './forecast-document';
 
-/** The moments the pot is cut open at. */
-export const SECTION_STAGES = ['sear', 'deglaze', 'lid-on', 'second-run', 'opened'] as const;
-export type SectionStage = (typeof SECTION_STAGES)[number];
+/** The moment the pot is cut open at. */
+export type SectionMoment =
+  { readonly kind: 'sear' } | { readonly kind: 'deglaze' } | { readonly kind: 'lid'; readonly run: number } | { readonly kind: 'opened' };
+
+/** What a moment is told apart by: the stages of the plan have their own ids. */
+export type SectionStage = 'sear' | 'deglaze' | 'lid-on' | 'opened' | StageId;
 
 /** The pot cut open at one moment, in cm from the middle of its base. */
 export interface Section {
   readonly stage: SectionStage;
+  readonly moment: SectionMoment;
   readonly title: string;
   readonly diameterCm: number;
   readonly heightCm: number;
@@ -41,44 +48,57 @@ const STICKS: Readonly<Record<Sticking, string>> = {
   'sugar-crust': 'burnt sugar on the base',
 };
 
-type Common = Omit<Section, 'stage' | 'title' | 'liquidCm' | 'freeMl' | 'sticking' | 'baseC' | 'text'>;
+type Common = Omit<Section, 'stage' | 'moment' | 'title' | 'liquidCm' | 'freeMl' | 'sticking' | 'baseC' | 'text'>;
 
-/** Between the two runs: vegetables in, and the meat out or in. */
-function secondSection(
+/** Where everything is when a lid is locked: what the moves before it have done. */
+function placesAtLid(f: Forecast, run: number): Places {
+  let places = inBowls(f.portions);
+  for (const step of inOrder(f.method)) {
+    if (moveOf(step.moves, 'lock-and-start')?.run === run) return places;
+    places = placesAfter(places, step, f.portions);
+  }
+  return places;
+}
+
+/** At a later lid: what has gone in by then, and the meat out or in. */
+function laterSection(
   f: Forecast,
-  plan: Forecast['plan'],
+  lid: Forecast['lids'][number],
   common: Common,
   cut: NonNullable<Section['piece']>,
   area: number,
   print: Printer,
-): Section[] {
-  const run = f.stages.find(({ place }) => place === 'second-run');
-  if (!run) return [];
-  const grams = run.items.reduce((sum, item) => sum + item.grams, 0);
-  const inside = plan.meatInSecondRun === 'in';
+): Section {
+  const run = f.stages.find(({ place }) => place === lid.stage);
+  const places = placesAtLid(f, lid.run);
+  const here = (run?.items ?? []).map(({ portion }) => portion);
+  const inPot = f.portions.filter(({ id }) => places.get(id) === 'pot');
+  const grams = inPot.filter(({ id }) => here.includes(id)).reduce((sum, one) => sum + (one.grams ?? 0), 0);
+  const inside = inPot.some(({ kind }) => kind === 'meat');
   const meatMl = inside ? f.yield.cookedGrams[1] + f.yield.boneGrams : 0;
-  const freeMl = f.liquid.freeAtReheatMl ?? f.liquid.freeAtEndMl;
+  const freeMl = Math.max(0, lid.liquid.atLockMl);
   const solids = grams + meatMl;
   const bedMl = grams / PACKING.plants + meatMl / PACKING.whole;
   const liquidCm = freeMl < bedMl - solids ? freeMl / area / (1 - PACKING.plants) : (freeMl + solids) / area;
-  const bedCm = inside ? meatMl / PACKING.whole / area : 0;
-  const names = run.items.map(({ name }) => name.toLowerCase());
-  return [
-    {
-      ...common,
-      stage: 'second-run',
-      title: '2nd run',
-      liquidCm,
-      freeMl,
-      bedCm,
-      topCm: grams / PACKING.plants / area,
-      topWhat: names.join(', '),
-      piece: inside ? cut : null,
-      sticking: 'clean',
-      baseC: f.burn.run === 'second' ? f.burn.baseC : f.pot.workingC,
-      text: `Second run: ${names.join(', ')} with the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${run.minutes < 0.5 ? 'up to pressure and down again' : `${Math.round(run.minutes)} min`}.`,
-    },
-  ];
+  const names = inPot.filter(({ id }) => here.includes(id)).map(({ name }) => name);
+  const minutes = run?.minutes ?? 0;
+  const title = run?.name ? run.name : lid.run === 2 ? '2nd run' : `Run ${lid.run}`;
+  return {
+    ...common,
+    stage: lid.stage,
+    moment: { kind: 'lid', run: lid.run },
+    title,
+    fillLineCm: lid.fill.limit * common.heightCm,
+    liquidCm,
+    freeMl,
+    bedCm: inside ? meatMl / PACKING.whole / area : 0,
+    topCm: grams / PACKING.plants / area,
+    topWhat: names.join(', '),
+    piece: inside ? cut : null,
+    sticking: 'clean',
+    baseC: lid.base.worstC,
+    text: `${lid.run === 2 ? 'Second run' : title}: ${names.length > 0 ? `${names.join(', ')} with ` : ''}the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${minutes < 0.5 ? 'up to pressure and down again' : `${Math.round(minutes)} min`}.`,
+  };
 }
 
 /**
@@ -106,13 +126,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
   ];
   const plantsBedMl = (atLid.plantsMl + atLid.grainMl) / PACKING.plants;
   const seared = plan.sear.school !== 'none' && plan.sear.where === 'pot';
-  const fond: Sticking = !seared
-    ? 'clean'
-    : plan.meat.rub?.sugar === true
-      ? 'sugar-crust'
-      : f.sear.faces.length > 1
-        ? 'fond'
-        : 'film';
+  const fond: Sticking = !seared ? 'clean' : f.sear.faces.length > 1 || plan.meat.rub?.sugar === true ? fondOf(plan) : 'film';
   const batch = seared ? layBatch(f.sear.perBatch, [lengthCm, piece.dimensionsCm[1]], cooker.baseDiameterCm) : null;
   const inMiddle = batch ? new Set(batch.placed.map(({ x }) => x.toFixed(1))).size : 0;
   const common = {
@@ -142,6 +156,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     sections.push({
       ...common,
       stage: 'sear',
+      moment: { kind: 'sear' },
       title: 'Searing',
       liquidCm: 0,
       freeMl: 0,
@@ -156,6 +171,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     sections.push({
       ...common,
       stage: 'deglaze',
+      moment: { kind: 'deglaze' },
       title: 'Deglazed',
       liquidCm: left / area,
       freeMl: left,
@@ -169,16 +185,18 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     {
       ...filled,
       stage: 'lid-on',
+      moment: { kind: 'lid', run: 1 },
       title: 'Lid on',
       liquidCm: atLid.liquidCm,
       freeMl: f.liquid.freeAtStartMl,
       baseC: f.burn.baseC,
       text: `Lid on: ${print.litres(f.fill.litres)}, ${over} the fill line; ${print.quantity('volume', f.liquid.freeAtStartMl)} of free liquid stand ${print.quantity('length', atLid.liquidCm)} high. At its worst the base is at ${print.quantity('temperature', f.burn.baseC)} against ${print.quantity('temperature', f.burn.cutoutC)}, with ${STICKS[f.burn.sticking]}.`,
     },
-    ...secondSection(f, plan, common, cut, area, print),
+    ...f.lids.slice(1).map((lid) => laterSection(f, lid, common, cut, area, print)),
     {
       ...filled,
       stage: 'opened',
+      moment: { kind: 'opened' },
       title: 'Opened',
       liquidCm: atEnd.liquidCm,
       freeMl: f.liquid.freeAtEndMl,

@@ -66,17 +66,24 @@ function longestRun(plan: Plan, piece: Piece, workingC: number): number {
  * @param piece its pieces
  * @param loaded the pot at the moment its lid goes on, without the meat
  * @param after what the meat goes through once the pin has fallen: a second run it stays in
+ * @param beside other cuts in the same pot, which take their share of its heat
  * @throws PlanError when the heater cannot bring the pot to pressure
  * Accuracy: 0.5 minutes against the same model stepped every second.
  */
-export function timing(plan: Plan, piece: Piece, loaded: Pot, after: readonly Stretch[] = []): Timing {
+export function timing(
+  plan: Plan,
+  piece: Piece,
+  loaded: Pot,
+  after: readonly Stretch[] = [],
+  beside: readonly CookingBody[] = [],
+): Timing {
   const toughness = toughnessOf(plan);
   const startC = START_C[plan.meat.startsFrom];
   const longest = longestRun(plan, piece, loaded.build.workingC);
   const knots = Array.from({ length: KNOTS }, (_, i) => longest * (i / (KNOTS - 1)) ** 1.4);
 
   const pot = loaded.clone();
-  pot.add(pieceBody(plan.meat, piece, startC));
+  pot.add(pieceBody(plan.meat, piece, startC), ...beside.map((body) => body.clone()));
   const heating: Stretch[] = [];
   if (heatUp(pot, plan.cooker, (stretch) => heating.push(stretch)) === null) throw tooWeak(plan);
   /** Between one knot and the next; and from each knot down. */
@@ -166,6 +173,31 @@ export function timing(plan: Plan, piece: Piece, loaded: Pot, after: readonly St
       return enough;
     },
   };
+}
+
+/**
+ * The odds of a piece that goes through a history of fixed length: a cut that goes in at a later lid.
+ *
+ * @param plan its meat, target and what was learnt
+ * @param piece its pieces
+ * @param history what the pot does around it
+ */
+export function chanceThrough(plan: Plan, piece: Piece, history: readonly Stretch[]): Chance {
+  const toughness = toughnessOf(plan);
+  const [low, high] = TARGET_BAND[plan.target];
+  let met = 0;
+  let past = 0;
+  NORMAL_THREE.nodes.forEach((node, i) => {
+    const stretch = Math.exp(THICKNESS_CV * node);
+    const body = pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], { stretch });
+    rideAlong(body, history);
+    const over = (share: number): number =>
+      normalCdf(Math.log(Math.max(criticalToughness(body, share, 0), 1e-9) / toughness) / SIGMA);
+    met += (NORMAL_THREE.weights[i] as number) * over(low);
+    past += (NORMAL_THREE.weights[i] as number) * over(high);
+  });
+  const overshot = Math.min(met, past);
+  return { short: 1 - met, at: met - overshot, past: overshot };
 }
 
 /** The heater loses more than it gives: a plan that cannot be cooked. */

@@ -15,6 +15,8 @@ const task = (id: string, minutes: number, resource: Resource, handsOn: boolean,
   resource,
   handsOn,
   after,
+  work: { kind: 'load' },
+  track: null,
 });
 
 describe('the clock, backwards from the meal', () => {

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { forecast } from '../braise/forecast';
-import { guideOf } from '../braise/guide';
+import { guideOf } from '../words/guide';
 import { planFor } from '../testing/fixtures';
 import type { Plan } from '../plan/plan';
 import { printerFor } from '../units/quantity';
@@ -90,7 +90,7 @@ describe('a cook', () => {
     const late = state(events, at);
     expect(late.dinner.driftMinutes).toBeGreaterThan(5.5);
     expect(late.dinner.driftMinutes).toBeLessThan(6.5);
-    const took = late.took.find(({ section }) => section === 'Coming to pressure');
+    const took = late.took.find(({ section }) => section === 'coming-up');
     expect((took?.actual ?? 0) - (took?.planned ?? 0)).toBeCloseTo(6, 3);
   });
 
@@ -120,11 +120,11 @@ describe('a cook', () => {
     expect(due('heat-hot')).toBeCloseTo(begun + 1 + heat * MIN, 0);
     expect(due('board-meat')).toBeCloseTo(begun + board * MIN, 0);
     expect(due('pressure')).toBeNull();
-    for (const section of ['Board', 'Heat']) {
+    for (const section of ['board', 'heat'] as const) {
       const { planned, actual } = took.find((one) => one.section === section) ?? { planned: -1, actual: 0 };
       expect(actual).toBeCloseTo(planned, 1);
     }
-    expect(took.find(({ section }) => section === 'Heat')?.planned).toBeCloseTo(heat - board, 1);
+    expect(took.find(({ section }) => section === 'heat')?.planned).toBeCloseTo(heat - board, 1);
   });
 
   test('nothing pressed and time going on: dinner slides while the step is overdue', () => {

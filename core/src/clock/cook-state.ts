@@ -1,7 +1,8 @@
 import type { Grade } from '../meat/tenderness';
 import { GRADES } from '../meat/tenderness';
+import { moveOf } from '../method/moves';
 import type { CookEvent, CookEventKind, WEIGHED } from './cook-events';
-import type { Alarm, Guide, GuideStep, GuideTrack, SectionName } from './guide-step';
+import type { Alarm, Guide, GuideStep, GuideTrack, SectionId } from './guide-step';
 
 /** Times of a cook are wall clock, in milliseconds since 1970: deadlines, never counted ticks. */
 type Ms = number;
@@ -69,7 +70,7 @@ export interface CookState {
   readonly timers: readonly Timer[];
   readonly dinner: { readonly at: Ms; readonly plannedAt: Ms; readonly driftMinutes: number };
   /** Parts of the work that are over: as planned, and as it was. */
-  readonly took: readonly { readonly section: SectionName; readonly planned: number; readonly actual: number }[];
+  readonly took: readonly { readonly section: SectionId; readonly planned: number; readonly actual: number }[];
   /** The last check. */
   readonly grade: Grade | null;
   /** Burn errors so far. */
@@ -124,8 +125,13 @@ export const isCheck = ({ done }: Pick<GuideStep, 'done'>): boolean => done === 
 
 /** Makes steps that come in again, told apart by what brought them in. */
 const copies =
-  (prefix: string) =>
-  (step: GuideStep, minutes = step.minutes): GuideStep => ({ ...step, id: `${prefix}-${step.id}`, minutes });
+  (broughtInBy: 'again' | 'burn', time: number) =>
+  (step: GuideStep, minutes = step.minutes): GuideStep => ({
+    ...step,
+    id: `${broughtInBy}-${time}-${step.id}`,
+    broughtInBy,
+    minutes,
+  });
 
 /** Events in the order they happened; what was taken back is left out, and what took it back. */
 function live(events: readonly CookEvent[]): { kept: CookEvent[]; ignored: Ignored[] } {
@@ -368,7 +374,7 @@ class Fold {
     if (wanted !== now || !isCheck(now.step)) return 'the lid is not off for a check';
     this.again += 1;
     const { lock, pin, pressure, vent, pinDown, open, check } = this.guide.again;
-    const own = copies(`again-${this.again}`);
+    const own = copies('again', this.again);
     const { reheatMinutes, releaseMinutes } = payload.again;
     this.insert(this.position + 1, [
       own(lock),
@@ -388,14 +394,13 @@ class Fold {
     const { now } = this;
     if (!now) return 'the cook has not begun';
     this.burns += 1;
-    const { section } = now.step;
-    const closed = section === 'Coming to pressure' || section === 'Under pressure' || section === 'Second run';
+    const closed = moveOf(now.step.moves, 'come-up') !== undefined || moveOf(now.step.moves, 'hold') !== undefined;
     const pressure = this.steps.findIndex(({ step }, i) => i >= this.position && step.done === 'heaterOff');
     if (!closed || pressure < 0) return null;
     const run = this.steps[pressure] as Working;
     const ran = run.startedAt === null ? 0 : (at - run.startedAt) / MINUTE;
     const left = Math.max(0, Math.round(run.minutes - ran));
-    const own = copies(`burn-${this.burns}`);
+    const own = copies('burn', this.burns);
     const { clear, lock, pin, pressure: hold } = this.guide.again;
     this.insert(pressure + 1, [own(clear), own(lock), own(pin, this.guide.heatingMinutes), own(hold, left)]);
     while (this.position <= pressure) this.complete(at, this.position > 0 && this.steps[this.position] !== now);
@@ -490,7 +495,7 @@ function plannedMinutes(steps: readonly GuideStep[]): number[] {
 }
 
 function tookOf(steps: readonly Working[]): CookState['took'] {
-  const took = new Map<SectionName, { planned: number; actual: number }>();
+  const took = new Map<SectionId, { planned: number; actual: number }>();
   const planned = plannedMinutes(steps.map(({ step }) => step));
   steps.forEach(({ step, startedAt, doneAt, passedOver }, i) => {
     if (startedAt === null || doneAt === null || passedOver) return;

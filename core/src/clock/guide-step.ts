@@ -1,35 +1,42 @@
 import type { Grade } from '../meat/tenderness';
+import type { Move } from '../method/moves';
 import type { CookEventKind } from './cook-events';
 
 /** How the end of a step's minutes sounds: a turn of the hand, or something that can do harm if it waits. */
 export const GUIDE_ALARMS = ['none', 'turn', 'danger'] as const;
 export type Alarm = (typeof GUIDE_ALARMS)[number];
 
-/** The parts of the work, in words a cook would use; steps are counted by them. */
+/** The parts of the work; steps are counted by them. */
 export const SECTIONS = [
-  'Board',
-  'Heat',
-  'Sear',
-  'Aromatics',
-  'Deglaze',
-  'Load',
-  'Coming to pressure',
-  'Under pressure',
-  'Letting down',
-  'The check',
-  'Second run',
-  'Simmer',
-  'Sauce',
-  'Plate',
+  'board',
+  'heat',
+  'sear',
+  'aromatics',
+  'deglaze',
+  'load',
+  'coming-up',
+  'pressure',
+  'letting-down',
+  'check',
+  'later-run',
+  'simmer',
+  'sauce',
+  'plate',
 ] as const;
-export type SectionName = (typeof SECTIONS)[number];
+export type SectionId = (typeof SECTIONS)[number];
 
 /** One instruction at the pot. */
 export interface GuideStep {
   readonly id: string;
   /** The task of the clock that it is part of. */
   readonly task: string;
-  readonly section: SectionName;
+  readonly section: SectionId;
+  /** What is done in it, for whoever has to know more than the words. */
+  readonly moves: readonly Move[];
+  /** The lid it is done under or at, counted from one; null where it is none's. */
+  readonly run: number | null;
+  /** What brought it in while the cook was under way; null for what was planned. */
+  readonly broughtInBy: 'again' | 'burn' | null;
   /** One instruction, in large type. */
   readonly title: string;
   /** How, or why; empty where the title says it. */
@@ -68,6 +75,7 @@ export interface GuideTrack {
     readonly title: string;
     readonly minutes: number;
     readonly handsOn: boolean;
+    readonly moves: readonly Move[];
     /** Minutes before dinner that it begins, as planned. */
     readonly beforeDinner: number;
   }[];
@@ -88,7 +96,7 @@ export interface AgainSteps {
 /** All there is to do in one cook, in order. */
 export interface Guide {
   readonly format: 'hervir/guide';
-  readonly version: 1;
+  readonly version: 2;
   readonly steps: readonly GuideStep[];
   readonly tracks: readonly GuideTrack[];
   readonly again: AgainSteps;

@@ -1,4 +1,5 @@
-import type { CookState } from './cook-state';
+import type { Move } from '../method/moves';
+import type { CookState, StepState } from './cook-state';
 
 /** What really happened under the first lid, minutes from when it was closed; null for what has not happened yet. */
 export interface PressureTimes {
@@ -23,26 +24,26 @@ export interface PressureTimes {
  * @example pressureTimes(cookState(guide, [], 0), 0) // null
  */
 export function pressureTimes(state: CookState, nowMs: number): PressureTimes | null {
-  const at = (...ids: string[]): number | null => {
-    for (const id of ids) {
-      const found = state.steps.find(({ step, passedOver }) => step.id === id && !passedOver);
-      if (found && found.doneAt !== null) return found.doneAt;
-    }
-    return null;
-  };
-  const lidOnAt = state.steps.find(({ step }) => step.id === 'valve')?.doneAt ?? null;
+  const first = state.steps.filter(({ step }) => step.run === 1 && step.broughtInBy === null);
+  const find = (is: (move: Move) => boolean): StepState | undefined =>
+    first.find(({ step }) => step.moves.some((move) => is(move)));
+  const at = (found: StepState | undefined): number | null =>
+    found === undefined || found.passedOver ? null : found.doneAt;
+  const lidOnAt = find(({ kind }) => kind === 'start')?.doneAt ?? null;
   if (lidOnAt === null) return null;
   const since = (time: number | null): number | null => (time === null ? null : (time - lidOnAt) / 60_000);
-  const natural = state.steps.find(({ step }) => step.id === 'natural');
-  const fell = state.steps.find(({ step }) => step.id === 'pin-down');
+  const pin = find((move) => move.kind === 'come-up' && move.until === 'pin');
+  const timer = find((move) => move.kind === 'come-up' && move.until === 'count');
+  const natural = find(({ kind }) => kind === 'leave');
+  const fell = find(({ kind }) => kind === 'pin-falls');
   // Where the pin fell by itself, nobody opened the valve.
   const byItself = fell === undefined ? natural?.step.done === 'pinDown' : fell.passedOver;
-  const ventStep = at('vent') ?? (byItself ? null : (natural?.doneAt ?? null));
+  const ventStep = at(find(({ kind }) => kind === 'vent')) ?? (byItself ? null : (natural?.doneAt ?? null));
   const downAt = fell?.doneAt ?? (fell === undefined ? (natural?.doneAt ?? null) : null);
   return {
-    pin: since(at('pin')),
-    timer: since(at('timer', 'pin')),
-    heatOff: since(at('pressure')),
+    pin: since(at(pin)),
+    timer: since(at(timer) ?? at(pin)),
+    heatOff: since(at(find(({ kind }) => kind === 'hold'))),
     vented: since(ventStep),
     down: since(downAt),
     until: since(downAt ?? nowMs) as number,

@@ -1,28 +1,27 @@
 import type { Resource } from '../plan/plan';
 import type { Task } from './tasks';
 
-/** A task with its place on the clock. */
-export interface ScheduledTask<R extends string = Resource> {
-  readonly id: string;
-  readonly label: string;
+/** What the schedule needs to know of a task: whatever else it is stays with it. */
+type Bare = Pick<Task<string>, 'id' | 'label' | 'minutes' | 'resource' | 'handsOn' | 'after' | 'endsBefore'>;
+
+/** A task's place on the clock. */
+export interface Scheduled {
   /** From the start of the work, minutes. */
   readonly startMinute: number;
-  readonly minutes: number;
-  readonly resource: R;
-  readonly handsOn: boolean;
-  /** Tasks that must be over before it. */
-  readonly after: readonly string[];
   /** How much earlier it could begin with all others where they are; null where nothing comes before it. */
   readonly slackMinutes: number | null;
   /** How much earlier than it must the cook has put it. */
   readonly movedMinutes: number;
 }
 
+/** A task with its place on the clock. */
+export type ScheduledTask<R extends string = Resource> = Task<R> & Scheduled;
+
 /** The evening. Minutes count from the start of the work. */
-export interface Schedule<R extends string = Resource> {
+export interface Schedule<T extends Bare = Task> {
   readonly totalMinutes: number;
   readonly handsOnMinutes: number;
-  readonly tasks: readonly ScheduledTask<R>[];
+  readonly tasks: readonly (T & Scheduled)[];
 }
 
 interface Busy {
@@ -31,12 +30,12 @@ interface Busy {
 }
 
 /** A cook has two hands and one board; the pot and each burner do one thing at a time. */
-function occupies(task: Task<string>): string[] {
+function occupies(task: Bare): string[] {
   return task.handsOn && task.resource !== 'hands' ? [task.resource, 'hands'] : [task.resource];
 }
 
 /** Who comes after whom, checked. */
-function followersOf(tasks: readonly Task<string>[]): Map<string, string[]> {
+function followersOf(tasks: readonly Bare[]): Map<string, string[]> {
   const known = new Set(tasks.map(({ id }) => id));
   const followers = new Map<string, string[]>();
   for (const task of tasks) {
@@ -58,10 +57,10 @@ function followersOf(tasks: readonly Task<string>[]): Map<string, string[]> {
  * @throws RangeError when tasks wait for each other in a ring or for a task that is not there
  * @example backwards([{ id: 'a', label: 'A', minutes: 5, resource: 'pot', handsOn: false, after: [] }]).totalMinutes // 5
  */
-export function backwards<R extends string>(
-  tasks: readonly Task<R>[],
+export function backwards<T extends Bare>(
+  tasks: readonly T[],
   moved: Readonly<Record<string, number>> = {},
-): Schedule<R> {
+): Schedule<T> {
   const followers = followersOf(tasks);
   const starts = new Map<string, number>();
   const busy = new Map<string, Busy[]>();
@@ -102,19 +101,15 @@ export function backwards<R extends string>(
     totalMinutes: -first,
     handsOnMinutes: tasks.reduce((sum, task) => sum + (task.handsOn ? task.minutes : 0), 0),
     tasks: tasks
-      .map(({ id, label, minutes, resource, handsOn, after }) => ({
-        id,
-        label,
-        startMinute: startOf(id),
-        minutes,
-        resource,
-        handsOn,
-        after,
+      .map((task) => ({
+        ...task,
+        startMinute: startOf(task.id),
         slackMinutes:
-          after.length === 0
+          task.after.length === 0
             ? null
-            : startOf(id) - Math.max(...after.map((before) => startOf(before) + (minutesOf.get(before) as number))),
-        movedMinutes: moved[id] ?? 0,
+            : startOf(task.id) -
+              Math.max(...task.after.map((before) => startOf(before) + (minutesOf.get(before) as number))),
+        movedMinutes: moved[task.id] ?? 0,
       }))
       .sort((a, b) => a.startMinute - b.startMinute),
   };

@@ -38,7 +38,7 @@ const own = (braise: string, task: string): string => `${braise}/${task}`;
 
 const endOf = ({ startMinute, minutes }: ScheduledTask<string>): number => startMinute + minutes;
 
-const inPot = <R extends string>(tasks: readonly ScheduledTask<R>[]): ScheduledTask<R>[] =>
+const inPot = <T extends ScheduledTask<string>>(tasks: readonly T[]): T[] =>
   tasks
     .filter(({ resource }) => resource === 'pot' || resource.startsWith('pot of '))
     .sort((a, b) => a.startMinute - b.startMinute);
@@ -72,6 +72,7 @@ export function together(braises: readonly Together[], print: Printer): Beside[]
     return clock.tasks.map((task) => ({
       ...task,
       id: own(id, task.id),
+      braise: id,
       after: [
         ...task.after.map((one) => own(id, one)),
         // A pot is free again when all that was in it has left it.
@@ -84,7 +85,7 @@ export function together(braises: readonly Together[], print: Printer): Beside[]
   const { tasks: placed, totalMinutes } = backwards(tasks);
   return braises
     .map(({ id, name, pot, clock }): Beside => {
-      const mine = placed.filter((task) => task.id.startsWith(own(id, '')));
+      const mine = placed.filter(({ braise }) => braise === id);
       const start = Math.min(...mine.map(({ startMinute }) => startMinute));
       const leftPot = Math.max(...inPot(mine).map(endOf));
       const alone = clock.totalMinutes - Math.max(...inPot(clock.tasks).map(endOf));

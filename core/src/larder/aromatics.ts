@@ -11,6 +11,8 @@ export interface AromaticKind {
   readonly words: readonly string[];
   /** Water given off by the end, by weight. */
   readonly juiceShare: number;
+  /** Fat that renders out of it, by weight. */
+  readonly fatShare: number;
   /** Fished out at the end when nothing is said. */
   readonly fishedOut: boolean;
   readonly note: string;
@@ -46,12 +48,16 @@ const ROWS: readonly Row[] = [
   ['peel', 'Citrus peel', 'leaf', 'peel|zest', 0, true, ''],
 ];
 
+/** Common practice: a third of streaky bacon renders; bones give a little. */
+const FAT_SHARE: Readonly<Record<string, number>> = { bacon: 0.3, bones: 0.03 };
+
 export const AROMATICS: readonly AromaticKind[] = ROWS.map(([id, name, group, words, juiceShare, fishedOut, note]) => ({
   id,
   name,
   group,
   words: words.split('|'),
   juiceShare,
+  fatShare: FAT_SHARE[id] ?? 0,
   fishedOut,
   note,
 }));
@@ -61,6 +67,7 @@ const UNKNOWN: Omit<AromaticKind, 'name' | 'id'> = {
   group: 'base',
   words: [],
   juiceShare: 0.2,
+  fatShare: 0,
   fishedOut: false,
   note: '',
 };

@@ -35,6 +35,8 @@ export interface Cut {
   /** By weight, when sold on the bone; 0 for a cut that has none. */
   readonly boneShare: number;
   readonly forms: readonly Form[];
+  /** Comes out of a cure: it is rinsed, and never salted. */
+  readonly cured: boolean;
 }
 
 type Row = readonly [
@@ -89,6 +91,8 @@ const ROWS: readonly Row[] = [
   ['goat-stewing', 'goat', 'Mixed stewing pieces', 'on the bone', 0.95, 'medium', 'pieces', 1.03, 1.0, 0.06, 3.8, 0.3, 'pieces'],
 ];
 
+const CURED: ReadonlySet<string> = new Set(['beef-brisket-cured']);
+
 export const CUTS: readonly Cut[] = ROWS.map(
   ([
     id,
@@ -117,6 +121,7 @@ export const CUTS: readonly Cut[] = ROWS.map(
     usualThicknessCm,
     boneShare,
     forms: forms.split('|') as Form[],
+    cured: CURED.has(id),
   }),
 );
 

@@ -10,6 +10,8 @@ export interface Grain {
   readonly uptakeMlPerG: number;
   /** The pot may be at most half full with it. */
   readonly halfFill: boolean;
+  /** What is done to it before it goes into its bowl. */
+  readonly ready: 'pick-over' | 'rinse' | 'weigh-out';
   readonly note: string;
 }
 
@@ -35,6 +37,17 @@ const ROWS: readonly Row[] = [
   ['egg-noodle', 'Egg noodles', 6, 9, 28, 1.5, true, 'second run or open; swells'],
 ];
 
+/** Pulses hold stones, noodles nothing; the others are rinsed of their dust. Common practice. */
+const READY: Readonly<Record<string, Grain['ready']>> = {
+  'bean-dry-unsoaked': 'pick-over',
+  'bean-dry-soaked': 'pick-over',
+  'kidney-bean-soaked': 'pick-over',
+  'chickpea-soaked': 'pick-over',
+  'lentil-brown': 'pick-over',
+  'split-pea': 'pick-over',
+  'egg-noodle': 'weigh-out',
+};
+
 export const GRAINS: readonly Grain[] = ROWS.map(
   ([id, name, low, high, fallsApartAt, uptakeMlPerG, halfFill, note]) => ({
     id,
@@ -43,6 +56,7 @@ export const GRAINS: readonly Grain[] = ROWS.map(
     fallsApartAt,
     uptakeMlPerG,
     halfFill,
+    ready: READY[id] ?? 'rinse',
     note,
   }),
 );

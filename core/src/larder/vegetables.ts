@@ -12,6 +12,8 @@ export interface Vegetable {
   readonly sturdy: boolean;
   /** Water given off, by weight. */
   readonly juiceShare: number;
+  /** Its name says how it is cut, or it is left as it grows: "in 3 cm pieces" is not said of it. */
+  readonly asNamed: boolean;
   readonly note: string;
 }
 
@@ -53,6 +55,22 @@ const ROWS: readonly Row[] = [
   ['brussels-sprout', 'Brussels sprouts', 3, 1, 8, 11, false, 0.1, 'strong when cooked long; never from the start'],
 ];
 
+const AS_NAMED: ReadonlySet<string> = new Set([
+  'cabbage',
+  'savoy',
+  'onion-quarter',
+  'onion-small',
+  'fennel',
+  'green-bean',
+  'pea',
+  'mushroom',
+  'sweet-pepper',
+  'tomato',
+  'cauliflower',
+  'broccoli',
+  'brussels-sprout',
+]);
+
 export const VEGETABLES: readonly Vegetable[] = ROWS.map(
   ([id, name, usualCm, plate, low, high, sturdy, juiceShare, note]) => ({
     id,
@@ -62,6 +80,7 @@ export const VEGETABLES: readonly Vegetable[] = ROWS.map(
     boilMinutes: [low, high],
     sturdy,
     juiceShare,
+    asNamed: AS_NAMED.has(id),
     note,
   }),
 );

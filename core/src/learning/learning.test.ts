@@ -1,5 +1,5 @@
 import { forecast } from '../braise/forecast';
-import { guideOf } from '../braise/guide';
+import { guideOf } from '../words/guide';
 import { cookState } from '../clock/cook-state';
 import type { CookEvent } from '../clock/cook-events';
 import { GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Grade } from '../meat/tenderness';
@@ -56,9 +56,9 @@ function cooked(
           ? real.pot.minutesToPressure - real.pot.minutesToPin
           : id === 'natural'
             ? scatter(real.pot.naturalReleaseMinutes, 0.05)
-            : section === 'Sear'
+            : section === 'sear'
               ? scatter(minutes * truth.sear, 0.15)
-              : section === 'Board'
+              : section === 'board'
                 ? scatter(minutes * truth.prep, 0.15)
                 : minutes;
     at += Math.max(1, took * 60_000);

@@ -1,6 +1,7 @@
 import type { PressureTimes } from '../clock/pressure-times';
 import { pressureTimes } from '../clock/pressure-times';
 import type { CookState } from '../clock/cook-state';
+import type { SectionId } from '../clock/guide-step';
 import { bodyAsCooked } from '../braise/as-cooked';
 import { toughnessBounds, type Grade } from '../meat/tenderness';
 import { cutById } from '../larder/cuts';
@@ -37,16 +38,16 @@ const byTheTables = (plan: Plan): Plan => ({ ...plan, learnt: undefined });
 export function observe(plan: Plan, state: CookState, grade: Grade | null): Observation {
   const bare = byTheTables(plan);
   const times = pressureTimes(state, state.finishedAt ?? state.startedAt ?? 0);
-  const took = (section: string): Evidence | null => {
+  const took = (section: SectionId): Evidence | null => {
     const found = state.took.find((one) => one.section === section);
     return found
-      ? ratio(found.actual, found.planned / (section === 'Sear' ? (plan.learnt?.sear?.factor ?? 1) : 1))
+      ? ratio(found.actual, found.planned / (section === 'sear' ? (plan.learnt?.sear?.factor ?? 1) : 1))
       : null;
   };
   const prepFactor = plan.kitchen.prepFactor ?? plan.learnt?.prep?.factor ?? 1;
-  const board = state.took.find(({ section }) => section === 'Board');
+  const board = state.took.find(({ section }) => section === 'board');
   const found: Partial<Record<FactorKind, Evidence | null>> = {
-    sear: plan.sear.school === 'none' ? null : took('Sear'),
+    sear: plan.sear.school === 'none' ? null : took('sear'),
     prep: board ? ratio(board.actual, board.planned / prepFactor) : null,
     ...(times === null || state.burns > 0 ? {} : underTheLid(bare, times, grade)),
   };

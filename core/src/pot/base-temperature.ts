@@ -1,3 +1,6 @@
+import { aromaticKind } from '../larder/aromatics';
+import { liquidById } from '../larder/liquids';
+import { isFried } from '../plan/fried';
 import type { Plan } from '../plan/plan';
 import type { Piece } from '../meat/piece';
 import type { Charge } from './charge';
@@ -29,6 +32,8 @@ export const LIKELY_K = 5;
 export const SCORCH_C = 155;
 /** Deglazing with less does not lift a fond, ml. Common practice. */
 export const LEAST_DEGLAZE_ML = 40;
+/** From this share of sugar on something fried leaves a crust. From memory. */
+const SUGARY = 0.1;
 /** Meat this wide over its thickness lies flat on the base instead of resting on points. From memory. */
 const FLAT_CM = 8;
 
@@ -44,8 +49,10 @@ export type BurnCauseId = 'heat' | 'thickened' | 'fond' | 'sugar' | 'dry' | 'fla
 export interface BaseMoment {
   readonly minute: number;
   readonly liquidC: number;
-  /** Free liquid, juices in it, ml. */
+  /** Free liquid, juices in it and what has been drunk out of it, ml. */
   readonly freeMl: number;
+  /** Heat that goes through the base, W; the heater's full heat when nothing is said. */
+  readonly watts?: number;
 }
 
 /** What the base has to get its heat through. */
@@ -87,22 +94,57 @@ export function baseTemperatureC(state: BaseState): number {
   return state.liquidC + Math.min(MOST_RISE_K, state.fluxWPerM2 * (1 / (h * wet) + sticks));
 }
 
+type Sauteed = Pick<Plan, 'sear' | 'meat' | 'aromatics'> & Partial<Pick<Plan, 'additions'>>;
+
+/** Sugar that meets the hot base: in the rub of meat that is seared in the pot, or fried with the onion. */
+function sugarOnTheBase({ sear, meat, additions = [] }: Sauteed): boolean {
+  const rubbed = sear.school !== 'none' && sear.where === 'pot' && meat.rub?.sugar === true;
+  const fried = additions.some(
+    ({ ingredient, grams, when }) => when === 'fried' && grams > 0 && liquidById(ingredient).sugarShare >= SUGARY,
+  );
+  return rubbed || fried;
+}
+
 /**
- * What the sauté leaves on the base once it has been deglazed or not.
+ * What the sauté leaves on the base before anybody scrapes.
+ *
+ * @example fondOf(plan) // 'fond'
+ */
+export function fondOf(plan: Sauteed): Sticking {
+  const { sear, aromatics } = plan;
+  if (sugarOnTheBase(plan)) return 'sugar-crust';
+  if (sear.school !== 'none' && sear.where === 'pot') {
+    return sear.school === 'light' || sear.order === 'onion-first' ? 'film' : 'fond';
+  }
+  return aromatics.some((item) => item.grams > 0 && isFried(item)) ? 'film' : 'clean';
+}
+
+/** Water that fried onion, mushroom, tomato give off after the meat is out, ml: it loosens a fond, if not to the last. */
+export function vegetableWaterMl({ aromatics, sear }: Sauteed): number {
+  return aromatics
+    .filter((item) => isFried(item) && item.how !== 'fried-first' && item.then !== 'set-aside' && sear.order === 'meat-first')
+    .reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).juiceShare, 0);
+}
+
+/** Whether the fond is scraped up in what the vegetables give: where nothing is poured, and they give enough. */
+export function scrapedInJuice(plan: Sauteed & Pick<Plan, 'deglaze'>): boolean {
+  return plan.deglaze === null && vegetableWaterMl(plan) >= LEAST_DEGLAZE_ML;
+}
+
+/**
+ * What the sauté leaves on the base once it has been scraped or not.
  *
  * @param plan its sear, rub, aromatics and deglazing
  * @example stickingOf({ ...plan, deglaze: null }) // 'fond'
  */
-export function stickingOf(plan: Pick<Plan, 'sear' | 'meat' | 'deglaze' | 'aromatics'>): Sticking {
-  const { sear, meat, deglaze } = plan;
-  const seared = sear.school !== 'none' && sear.where === 'pot';
-  const scraped = deglaze !== null && deglaze.scraped && deglaze.ml >= LEAST_DEGLAZE_ML;
+export function stickingOf(plan: Sauteed & Pick<Plan, 'deglaze'>): Sticking {
+  const fond = fondOf(plan);
+  const { deglaze } = plan;
+  if (deglaze === null || !deglaze.scraped || deglaze.ml < LEAST_DEGLAZE_ML) {
+    return fond === 'fond' && scrapedInJuice(plan) ? 'film' : fond;
+  }
   // Burnt sugar does not come off whole.
-  if (seared && meat.rub?.sugar === true) return scraped ? 'film' : 'sugar-crust';
-  if (scraped) return 'clean';
-  const weak = sear.school === 'light' || sear.order === 'onion-first';
-  if (seared) return weak ? 'film' : 'fond';
-  return plan.aromatics.some(({ grams }) => grams > 0) ? 'film' : 'clean';
+  return fond === 'sugar-crust' ? 'film' : 'clean';
 }
 
 /** Share of the base that flat meat lies on; nothing on a rack, and little under loose pieces. */
@@ -180,7 +222,7 @@ const LEAST_SHARE_K = 0.2;
  * @example burnVerdict({ ...plan, deglaze: null }, pieceOf(plan.meat), chargesOf(plan), potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN), [{ minute: 0, liquidC: 115.7, freeMl: 500 }]).level // 'likely'
  */
 export function burnVerdict(
-  plan: Pick<Plan, 'sear' | 'meat' | 'deglaze' | 'aromatics' | 'grains' | 'rack' | 'cooker'>,
+  plan: Pick<Plan, 'sear' | 'meat' | 'deglaze' | 'aromatics' | 'grains' | 'rack' | 'cooker'> & Partial<Pick<Plan, 'additions'>>,
   piece: Piece,
   charges: readonly Charge[],
   build: Pick<PotBuild, 'heaterW' | 'lidOnShare'>,
@@ -188,13 +230,13 @@ export function burnVerdict(
 ): BurnVerdict {
   const areaM2 = baseAreaM2(plan.cooker.baseDiameterCm);
   const starchG = charges
-    .filter(({ stage }) => stage === 'load' || stage === 'deglaze')
+    .filter(({ stage }) => stage === 'load' || stage === 'deglaze' || stage === 'fried')
     .reduce((s, c) => s + c.starchG, 0);
   const sticking = stickingOf(plan);
   const lying = lyingShare(plan, piece, areaM2);
-  const stateAt = ({ liquidC, freeMl }: BaseMoment): BaseState => ({
+  const stateAt = ({ liquidC, freeMl, watts = build.heaterW * build.lidOnShare }: BaseMoment): BaseState => ({
     liquidC,
-    fluxWPerM2: (build.heaterW * build.lidOnShare) / areaM2,
+    fluxWPerM2: watts / areaM2,
     freeMl: Math.max(0, freeMl),
     baseAreaM2: areaM2,
     starchG,

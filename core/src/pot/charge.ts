@@ -1,16 +1,20 @@
-import { liquidById, liquidWord } from '../larder/liquids';
-import type { Plan } from '../plan/plan';
+import { liquidById } from '../larder/liquids';
+import type { Plan, StageId } from '../plan/plan';
+import { portionsOf, type Portion, type PortionId, type PortionKind } from '../plan/portions';
 
 /** When something goes into the pot. */
-export type ChargeStage = 'deglaze' | 'load' | 'on-top' | 'after';
+export type ChargeStage = 'fried' | 'deglaze' | 'load' | 'on-top' | 'later' | 'after';
 
 /** Something that goes into the pot besides meat, vegetables and grains. */
 export interface Charge {
+  readonly portion: PortionId;
   readonly stage: ChargeStage;
+  /** Of what goes in later: the stage it goes in at. */
+  readonly at: StageId | null;
   /** As a cook would call it, lower case. */
   readonly what: string;
   /** Where it stands in the plan, for remedies. */
-  readonly from: 'deglaze' | 'liquids' | 'additions' | 'marinade' | 'swill';
+  readonly from: 'deglaze' | 'liquids' | 'additions' | 'marinade' | 'swill' | 'flour';
   readonly index: number;
   /** Room it takes, ml. */
   readonly volumeMl: number;
@@ -21,6 +25,10 @@ export interface Charge {
   readonly temperatureC: number;
 }
 
+/** What comes from the fridge, °C. Common practice. */
+const FRIDGE_C = 5;
+/** What lay on top through a run has melted into the liquid by half when the next lid goes on. From memory. */
+export const MELTED_IN = 0.5;
 /** A marinade is mostly water. Common practice. */
 const MARINADE_WATER = 0.9;
 /** What is thick or sugary weighs a little more than water. Common practice. */
@@ -34,69 +42,71 @@ const THICK_DENSITY = 1.1;
  * @throws RangeError for something that is not in the larder
  * @example chargesOf(plan).map((charge) => charge.stage).join(' ') // 'deglaze load'
  */
-export function chargesOf(plan: Pick<Plan, 'deglaze' | 'liquids' | 'meat' | 'additions' | 'kitchen'>): Charge[] {
-  const charges: Charge[] = [];
-  const poured = (
-    stage: ChargeStage,
-    from: Charge['from'],
-    index: number,
-    id: string,
-    ml: number,
-    temperatureC: number,
-  ): void => {
-    if (ml <= 0) return;
-    const liquid = liquidById(id);
-    charges.push({
-      stage,
-      what: liquidWord(id),
-      from,
-      index,
-      volumeMl: ml,
-      waterMl: ml * liquid.waterShare,
-      starchG: ml * liquid.starchEquivalent,
-      temperatureC,
-    });
-  };
-  if (plan.deglaze) poured('deglaze', 'deglaze', 0, plan.deglaze.liquid, plan.deglaze.ml, plan.kitchen.roomC);
-  plan.liquids.forEach(({ liquid, ml, temperatureC }, i) => poured('load', 'liquids', i, liquid, ml, temperatureC));
-  const { marinade } = plan.meat;
-  if (marinade?.pouredIn && marinade.ml > 0) {
-    charges.push({
+export function chargesOf(plan: Plan): Charge[] {
+  return portionsOf(plan)
+    .flatMap((portion) => chargeOf(plan, portion) ?? [])
+    .sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage) || rank(a) - rank(b));
+}
+
+/** What goes into the hot pot first stands first. */
+const STAGES: readonly ChargeStage[] = ['fried', 'deglaze', 'load', 'on-top', 'later', 'after'];
+/** Flour goes onto the meat before anything is poured; a marinade follows the liquid; the blender is rinsed after its sauce. */
+const FROM: readonly (readonly Charge['from'][])[] = [['flour'], ['deglaze', 'liquids'], ['marinade'], ['additions', 'swill']];
+const rank = ({ from }: Charge): number => FROM.findIndex((some) => some.includes(from));
+
+type Figures = Pick<Charge, 'stage' | 'at' | 'from' | 'volumeMl' | 'waterMl' | 'starchG'>;
+
+/** How a kind of portion goes into the pot; null for what is no liquid, paste or powder. */
+const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Portion) => Figures | null>>> = {
+  marinade: (plan, { index, ml }) => {
+    const then = [plan.meat, ...plan.otherMeats][index]?.marinade?.then;
+    if (then === undefined || then === 'thrown') return null;
+    const stage = then === 'boiled' ? 'deglaze' : 'load';
+    return { stage, at: null, from: 'marinade', volumeMl: ml ?? 0, waterMl: (ml ?? 0) * MARINADE_WATER, starchG: 0 };
+  },
+  flour: (_, { grams }) => {
+    const { waterShare, starchEquivalent } = liquidById('flour');
+    const g = grams ?? 0;
+    return {
       stage: 'load',
-      what: 'marinade',
-      from: 'marinade',
-      index: 0,
-      volumeMl: marinade.ml,
-      waterMl: marinade.ml * MARINADE_WATER,
-      starchG: 0,
-      temperatureC: 5,
-    });
-  }
-  plan.additions.forEach(({ ingredient, grams, when, apart }, i) => {
-    if (grams <= 0) return;
-    const { waterShare, starchEquivalent } = liquidById(ingredient);
-    charges.push({
-      stage: when === 'stirred-in' ? 'load' : when,
-      what: liquidWord(ingredient),
+      at: null,
+      from: 'flour',
+      volumeMl: g / THICK_DENSITY,
+      waterMl: g * waterShare,
+      starchG: g * starchEquivalent,
+    };
+  },
+  deglaze: (_, portion) => poured('deglaze', null, 'deglaze', portion),
+  liquid: ({ liquids }, portion) => {
+    const at = liquids[portion.index]?.stage ?? null;
+    return poured(at === null ? 'load' : 'later', at, 'liquids', portion);
+  },
+  swill: (_, portion) => poured('load', null, 'swill', portion),
+  addition: ({ additions }, { index, food, grams }) => {
+    const { when = 'stirred-in', stage = null } = additions[index] ?? {};
+    const { waterShare, starchEquivalent } = liquidById(food ?? '');
+    const g = grams ?? 0;
+    return {
+      stage: stage !== null ? 'later' : when === 'stirred-in' ? 'load' : when,
+      at: stage,
       from: 'additions',
-      index: i,
-      volumeMl: grams / THICK_DENSITY,
-      waterMl: grams * waterShare,
-      starchG: grams * starchEquivalent,
-      temperatureC: plan.kitchen.roomC,
-    });
-    if (apart && apart.swillMl > 0) {
-      charges.push({
-        stage: 'load',
-        what: 'water that rinses the blender',
-        from: 'swill',
-        index: i,
-        volumeMl: apart.swillMl,
-        waterMl: apart.swillMl,
-        starchG: 0,
-        temperatureC: plan.kitchen.roomC,
-      });
-    }
-  });
-  return charges;
+      volumeMl: g / THICK_DENSITY,
+      // What is fried leaves its water in the air.
+      waterMl: when === 'fried' ? 0 : g * waterShare,
+      starchG: g * starchEquivalent,
+    };
+  },
+};
+
+function poured(stage: ChargeStage, at: StageId | null, from: Charge['from'], { food, ml }: Portion): Figures {
+  const { waterShare, starchEquivalent } = liquidById(food ?? '');
+  const volumeMl = ml ?? 0;
+  return { stage, at, from, volumeMl, waterMl: volumeMl * waterShare, starchG: volumeMl * starchEquivalent };
+}
+
+function chargeOf(plan: Plan, portion: Portion): Charge | null {
+  const figures = AS_CHARGE[portion.kind]?.(plan, portion);
+  if (!figures) return null;
+  const temperatureC = portion.kind === 'marinade' ? FRIDGE_C : portion.celsius;
+  return { ...figures, portion: portion.id, what: portion.name.replace(/^the /, ''), index: portion.index, temperatureC };
 }

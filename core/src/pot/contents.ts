@@ -1,5 +1,5 @@
 import { grainById } from '../larder/grains';
-import { MEAT_DENSITY, type Piece } from '../meat/piece';
+import { MEAT_DENSITY, pieceOf, type Piece } from '../meat/piece';
 import type { Cooker, Plan } from '../plan/plan';
 import { baseAreaM2 } from './cooker';
 import type { Charge } from './charge';
@@ -11,6 +11,18 @@ const PLANT_DENSITY = 1.0;
 const GRAIN_DENSITY = 1.35;
 /** A rack lifts what stands on it, cm. Common practice. */
 const RACK_CM = 2;
+
+/** What lies in a pot, by volume, whenever its lid goes on. */
+export interface Solids {
+  /** Meat that is in, ml, and whether it is one piece. */
+  readonly meats: readonly { readonly ml: number; readonly single: boolean }[];
+  readonly plantsMl: number;
+  /** Dry, or as far as it has swollen. */
+  readonly grainMl: number;
+  /** Laid on top and not stirred in. */
+  readonly pastesMl: number;
+  readonly rack: boolean;
+}
 
 /** What is in the pot when the lid goes on, by volume. */
 export interface Contents {
@@ -31,10 +43,11 @@ export interface Contents {
 }
 
 /** Plants that are in the pot from the start. */
-function startGrams(plan: Pick<Plan, 'vegetables' | 'aromatics'>): number {
+function startGrams(plan: Pick<Plan, 'vegetables' | 'aromatics' | 'others'>): number {
   const vegetables = plan.vegetables.filter(({ place }) => place === 'start' || place === 'flavour-only');
-  const aromatics = plan.aromatics.filter(({ then }) => then !== 'set-aside');
-  return [...vegetables, ...aromatics].reduce((sum, { grams }) => sum + grams, 0);
+  const aromatics = plan.aromatics.filter(({ then, stage }) => then !== 'set-aside' && stage === undefined);
+  const others = plan.others.filter(({ place }) => place === 'start');
+  return [...vegetables, ...aromatics, ...others].reduce((sum, { grams }) => sum + grams, 0);
 }
 
 /** Grain that is in the pot from the start. */
@@ -42,32 +55,32 @@ export function startGrains(plan: Pick<Plan, 'grains'>): Plan['grains'] {
   return plan.grains.filter(({ place, grams }) => place === 'start' && grams > 0);
 }
 
+/** Raw meat as it goes in, ml. */
+export const rawMl = (piece: Pick<Piece, 'count' | 'gramsEach'>): number =>
+  (piece.count * piece.gramsEach * 1000) / MEAT_DENSITY;
+
+/** Vegetables and their like, ml. */
+export const plantMl = (grams: number): number => grams / PLANT_DENSITY;
+
+/** Grain, dry and with what it has drunk, ml. */
+export const grainMl = (grams: number, drunkMl = 0): number => grams / GRAIN_DENSITY + drunkMl;
+
 /**
- * What fills the pot when its lid goes on: solids with the gaps between them, and liquid in the gaps and above.
+ * What fills a pot: solids with the gaps between them, and liquid in the gaps and above.
  *
- * @param plan what goes in
- * @param piece its pieces
- * @param charges what is poured
+ * @param solids by volume, ml
  * @param freeMl liquid in the pot now, ml
- * @example contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), 400).liquidCm // 2.8
+ * @param baseDiameterCm of the pot
+ * @example fillsPot({ meats: [], plantsMl: 0, grainMl: 0, pastesMl: 0, rack: false }, 500, 20).litresMl // 500
  */
-export function contentsOf(
-  plan: Pick<Plan, 'meat' | 'vegetables' | 'aromatics' | 'grains' | 'rack'> & {
-    cooker: Pick<Cooker, 'baseDiameterCm'>;
-  },
-  piece: Piece,
-  charges: readonly Charge[],
-  freeMl: number,
-): Contents {
-  const areaCm2 = baseAreaM2(plan.cooker.baseDiameterCm) * 10_000;
-  const meatMl = (piece.count * piece.gramsEach * 1000) / MEAT_DENSITY;
-  const plantsMl = startGrams(plan) / PLANT_DENSITY;
-  const grainMl = startGrains(plan).reduce((sum, { grams }) => sum + grams, 0) / GRAIN_DENSITY;
-  const pastesMl = charges.filter(({ stage }) => stage === 'on-top').reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-  const packing = piece.count === 1 ? PACKING.whole : PACKING.pieces;
-  const rackCm = plan.rack ? RACK_CM : 0;
-  const solidsMl = meatMl + plantsMl + grainMl;
-  const bedMl = meatMl / packing + (plantsMl + grainMl) / PACKING.plants;
+export function fillsPot(solids: Solids, freeMl: number, baseDiameterCm: number): Contents {
+  const areaCm2 = baseAreaM2(baseDiameterCm) * 10_000;
+  const { plantsMl, grainMl: grain, pastesMl } = solids;
+  const meatMl = solids.meats.reduce((sum, { ml }) => sum + ml, 0);
+  const meatBedMl = solids.meats.reduce((sum, { ml, single }) => sum + ml / (single ? PACKING.whole : PACKING.pieces), 0);
+  const rackCm = solids.rack ? RACK_CM : 0;
+  const solidsMl = meatMl + plantsMl + grain;
+  const bedMl = meatBedMl + (plantsMl + grain) / PACKING.plants;
   const gapsMl = bedMl - solidsMl + rackCm * areaCm2;
   const litresMl = Math.max(bedMl + rackCm * areaCm2, solidsMl + freeMl) + pastesMl;
   const liquidCm =
@@ -75,7 +88,7 @@ export function contentsOf(
   return {
     meatMl,
     plantsMl,
-    grainMl,
+    grainMl: grain,
     liquidMl: freeMl,
     bedMl,
     bedCm: bedMl / areaCm2,
@@ -86,6 +99,34 @@ export function contentsOf(
   };
 }
 
+/**
+ * What fills the pot when its first lid goes on.
+ *
+ * @param plan what goes in
+ * @param piece the pieces of its first cut
+ * @param charges what is poured
+ * @param freeMl liquid in the pot now, ml
+ * @example contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), 400).liquidCm // 2.8
+ */
+export function contentsOf(
+  plan: Pick<Plan, 'meat' | 'vegetables' | 'aromatics' | 'grains' | 'others' | 'otherMeats' | 'rack'> & {
+    cooker: Pick<Cooker, 'baseDiameterCm'>;
+  },
+  piece: Piece,
+  charges: readonly Charge[],
+  freeMl: number,
+): Contents {
+  const pieces = [piece, ...plan.otherMeats.filter(({ goesIn }) => goesIn === 'start').map((meat) => pieceOf(meat))];
+  const solids: Solids = {
+    meats: pieces.map((one) => ({ ml: rawMl(one), single: one.count === 1 })),
+    plantsMl: plantMl(startGrams(plan)),
+    grainMl: grainMl(startGrains(plan).reduce((sum, { grams }) => sum + grams, 0)),
+    pastesMl: charges.filter(({ stage }) => stage === 'on-top').reduce((sum, { volumeMl }) => sum + volumeMl, 0),
+    rack: plan.rack,
+  };
+  return fillsPot(solids, freeMl, plan.cooker.baseDiameterCm);
+}
+
 /** Height of liquid that fills the room under the rack first and then the gaps. */
 function rackedLevel(freeMl: number, rackCm: number, areaCm2: number, bedMl: number, solidsMl: number): number {
   const underMl = rackCm * areaCm2;
@@ -94,7 +135,7 @@ function rackedLevel(freeMl: number, rackCm: number, areaCm2: number, bedMl: num
   return rackCm + (freeMl - underMl) / areaCm2 / Math.max(0.05, gapShare);
 }
 
-/** True where the pot may be at most half full: what swells or foams is in it. */
-export function halfFill(plan: Pick<Plan, 'grains'>): boolean {
-  return startGrains(plan).some(({ grain }) => grainById(grain).halfFill);
+/** True where the pot may be at most half full: something that swells or foams is in it. */
+export function halfFill(grains: readonly { readonly grain: string }[]): boolean {
+  return grains.some(({ grain }) => grainById(grain).halfFill);
 }

@@ -1,6 +1,6 @@
 import type { Cooker, Plan } from '../plan/plan';
 import type { Contents } from './contents';
-import { halfFill } from './contents';
+import { halfFill, startGrains } from './contents';
 
 /** Most of the pot that may be filled; half with what swells or foams. Makers' manuals and extension services; from memory. */
 export const FILL_LIMIT = 2 / 3;
@@ -28,10 +28,15 @@ export interface Fill {
  *
  * @param plan its cooker and what swells
  * @param contents what is in it
+ * @param swelling whether something that swells or foams is in it now; from the plan's first lid when left out
  * @example fillOf(plan, contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), 400)).over // false
  */
-export function fillOf(plan: Pick<Plan, 'grains'> & { cooker: Pick<Cooker, 'litres'> }, contents: Contents): Fill {
-  const limit = halfFill(plan) ? FILL_LIMIT_SWELLING : FILL_LIMIT;
+export function fillOf(
+  plan: Pick<Plan, 'grains'> & { cooker: Pick<Cooker, 'litres'> },
+  contents: Contents,
+  swelling = halfFill(startGrains(plan)),
+): Fill {
+  const limit = swelling ? FILL_LIMIT_SWELLING : FILL_LIMIT;
   const litres = contents.litresMl / 1000;
   const share = litres / plan.cooker.litres;
   return {

@@ -52,7 +52,7 @@ describe('what goes in', () => {
           { ingredient: 'cream', grams: 100, when: 'after' },
         ],
       },
-      { marinade: { ml: 150, hours: 12, pouredIn: true } },
+      { marinade: { ml: 150, hours: 12, then: 'poured-in' } },
     );
     expect(chargesOf(plan).map(({ stage, what }) => `${stage}: ${what}`)).toEqual([
       'deglaze: stock or broth',
@@ -63,7 +63,7 @@ describe('what goes in', () => {
       'on-top: tomato paste',
       'after: cream or sour cream',
     ]);
-    const thrownAway = { ...plan, meat: { ...plan.meat, marinade: { ml: 150, hours: 12, pouredIn: false } } };
+    const thrownAway: Plan = { ...plan, meat: { ...plan.meat, marinade: { ml: 150, hours: 12, then: 'thrown' } } };
     expect(chargesOf(thrownAway).some(({ what }) => what === 'marinade')).toBe(false);
   });
 });

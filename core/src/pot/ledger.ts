@@ -3,13 +3,17 @@ import { cutById, cutTitle } from '../larder/cuts';
 import { grainById } from '../larder/grains';
 import { vegetableById } from '../larder/vegetables';
 import { fatMl } from '../meat/yield';
-import type { Plan } from '../plan/plan';
+import type { Plan, StageId } from '../plan/plan';
+import { stageOf } from '../plan/stage-settings';
 import type { Charge } from './charge';
 import { startGrains } from './contents';
 import type { Accounts } from './pot-model';
 
 /** When in the work a line of the ledger falls. */
 export type LedgerStage = 'deglaze' | 'load' | 'heating' | 'pressure' | 'release' | 'opened' | 'second' | 'simmer';
+
+/** Places that are filled before the first lid goes on. */
+const BEFORE: ReadonlySet<StageId> = new Set(['start', 'flavour-only']);
 
 /** One line: what came in, or (below zero) what went. */
 export interface LedgerEntry {
@@ -44,10 +48,26 @@ export interface PotHistory {
   readonly opened: Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'>;
   /** Juice let go by the end, ml. */
   readonly juiceMl: number;
-  /** A second run, where there is one. */
-  readonly second?: Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'> & { readonly brothOutMl: number };
-  /** Boiled off in an open simmer, kg. */
-  readonly simmeredKg?: number;
+  /** What was done after the first opening, in order. */
+  readonly later?: readonly StageHistory[];
+}
+
+/** A stage after the first run: what was taken out, and what went off as steam. */
+export interface StageHistory extends Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'> {
+  readonly id: StageId;
+  readonly kind: 'pressure' | 'simmer';
+  readonly brothOutMl: number;
+}
+
+/**
+ * Fat in the pot by the end, ml: the meat's own, bacon's, and what was put into the pan.
+ *
+ * @example allFatMl(plan) > 0 // true
+ */
+export function allFatMl(plan: Pick<Plan, 'meat' | 'otherMeats' | 'aromatics' | 'sear'>): number {
+  const meats = [plan.meat, ...plan.otherMeats].reduce((sum, meat) => sum + fatMl(meat), 0);
+  const aromatics = plan.aromatics.reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).fatShare, 0);
+  return meats + aromatics + (plan.sear.fatMl ?? 0);
 }
 
 /**
@@ -62,7 +82,7 @@ export interface PotHistory {
  * @example ledgerOf(plan, chargesOf(plan), { lidOn: { boiledKg: 0.05 }, opened: { boiledKg: 0.05, purgedKg: 0.04, flashedKg: 0.03 }, juiceMl: 200 }).belowMinimum // false
  */
 export function ledgerOf(
-  plan: Pick<Plan, 'meat' | 'vegetables' | 'aromatics' | 'grains' | 'cooker'>,
+  plan: Pick<Plan, 'meat' | 'otherMeats' | 'vegetables' | 'aromatics' | 'grains' | 'cooker' | 'sear' | 'stages'>,
   charges: readonly Charge[],
   history: PotHistory,
 ): Ledger {
@@ -83,8 +103,8 @@ export function ledgerOf(
 
   book('heating', 'steam blown off before the pin rises', -kg(history.opened.purgedKg));
   book('pressure', `juice of ${cutTitle(cutById(plan.meat.cut))}`, history.juiceMl);
-  for (const { ingredient, grams, then } of plan.aromatics) {
-    if (then === 'set-aside') continue;
+  for (const { ingredient, grams, then, stage } of plan.aromatics) {
+    if (then === 'set-aside' || stage !== undefined) continue;
     const { name, juiceShare } = aromaticKind(ingredient);
     book('pressure', `water of ${name.toLowerCase()}`, grams * juiceShare);
   }
@@ -102,40 +122,46 @@ export function ledgerOf(
   for (const { stage, what, waterMl } of charges)
     if (stage === 'on-top') book('opened', `${what}, stirred in`, waterMl);
   let freeAtReheatMl: number | null = null;
-  const plantsAt = (stage: LedgerStage, where: Plan['vegetables'][number]['place']): void => {
+  let poorestMl = freeAtStartMl;
+  const plantsAt = (stage: LedgerStage, isHere: (place: StageId) => boolean): void => {
     for (const { vegetable, grams, place } of plan.vegetables) {
-      if (place !== where) continue;
+      if (!isHere(place)) continue;
       const { name, juiceShare } = vegetableById(vegetable);
       book(stage, `water of ${name.toLowerCase()}`, grams * juiceShare);
     }
     for (const { grain, grams, place } of plan.grains) {
-      if (place !== where) continue;
+      if (!isHere(place)) continue;
       const { name, uptakeMlPerG } = grainById(grain);
       book(stage, `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG);
     }
   };
-  if (history.second) {
-    const { brothOutMl, purgedKg, boiledKg, flashedKg } = history.second;
-    book('second', 'broth taken out', -brothOutMl);
-    freeAtReheatMl = free;
+  for (const { id, kind, brothOutMl, purgedKg, boiledKg, flashedKg } of history.later ?? []) {
+    const here = (place: StageId): boolean => place === id;
+    const stage = kind === 'pressure' ? 'second' : 'simmer';
+    book(stage, 'broth taken out', -brothOutMl);
+    for (const { at, what, waterMl } of charges) if (at === id) book(stage, what, waterMl);
+    if (kind === 'simmer') {
+      plantsAt('simmer', here);
+      book('simmer', 'boiled off in the open simmer', -kg(boiledKg));
+      continue;
+    }
+    freeAtReheatMl ??= free;
+    poorestMl = Math.min(poorestMl, free);
     book('second', 'steam blown off before the pin rises again', -kg(purgedKg));
-    plantsAt('second', 'second-run');
+    plantsAt('second', here);
     book('second', 'boiled away', -kg(boiledKg));
     book('second', 'flashes into steam when the valve is opened again', -kg(flashedKg));
   }
-  plantsAt('simmer', 'simmer');
-  book('simmer', 'boiled off in the open simmer', -kg(history.simmeredKg ?? 0));
-  plantsAt('simmer', 'off-heat');
+  plantsAt('simmer', (place) => place !== 'auto' && !BEFORE.has(place) && stageOf(plan, place).kind === 'off-heat');
   const pouredMl = charges
     .filter(({ stage }) => stage === 'deglaze' || stage === 'load')
     .reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-  const poorest = Math.min(freeAtStartMl, freeAtReheatMl ?? Number.POSITIVE_INFINITY);
-  const shortMl = Math.max(0, plan.cooker.minimumLiquidMl - poorest);
+  const shortMl = Math.max(0, plan.cooker.minimumLiquidMl - poorestMl);
   return {
     pouredMl,
     freeAtStartMl,
     freeAtEndMl: free,
-    fatMl: fatMl(plan.meat),
+    fatMl: allFatMl(plan),
     minimumMl: plan.cooker.minimumLiquidMl,
     belowMinimum: shortMl > 0.5,
     shortMl,

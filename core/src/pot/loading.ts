@@ -1,3 +1,4 @@
+import { isFried } from '../plan/fried';
 import type { Plan } from '../plan/plan';
 import { chargesOf, type Charge } from './charge';
 import type { PotBuild } from './cooker';
@@ -27,6 +28,8 @@ export interface Loaded {
   readonly charges: readonly Charge[];
 }
 
+const grams = (items: readonly { readonly grams: number }[]): number => items.reduce((sum, item) => sum + item.grams, 0);
+
 /**
  * Takes a pot from cold to loaded, lid about to go on: heated, seared in, deglazed, filled. What the sauté left in the
  * metal makes the way to pressure shorter.
@@ -40,10 +43,7 @@ export interface Loaded {
  * @throws RangeError for a liquid that is not in the larder
  */
 export function load(
-  plan: Pick<
-    Plan,
-    'sear' | 'deglaze' | 'liquids' | 'aromatics' | 'vegetables' | 'meat' | 'additions' | 'kitchen' | 'grains'
-  >,
+  plan: Plan,
   build: PotBuild,
   sear: { readonly minutes: number; readonly areaM2: number },
   aromaticMinutes: number,
@@ -61,14 +61,18 @@ export function load(
     };
     stepFor(pot, minutes, controls, follow);
   };
-  const inPot = (sear.minutes > 0 && plan.sear.where === 'pot') || aromaticMinutes > 0;
+  const charges = chargesOf(plan);
+  const hotFirst = charges.some(({ stage, from }) => stage === 'fried' || (stage === 'deglaze' && from === 'marinade'));
+  const inPot = (sear.minutes > 0 && plan.sear.where === 'pot') || aromaticMinutes > 0 || hotFirst;
   const preheatMinutes = inPot ? minutesToSear(build) : 0;
   if (inPot) {
     saute(preheatMinutes, 0);
     if (plan.sear.where === 'pot') saute(sear.minutes, CONTACT_W_PER_M2K * sear.areaM2);
     saute(aromaticMinutes, CONTACT_W_PER_M2K * sear.areaM2);
+    // What was fried stays in, as hot as its water; what was set aside is out again.
+    const fried = grams(plan.aromatics.filter((item) => isFried(item) && item.then !== 'set-aside'));
+    if (fried > 0) pot.pour(0, build.boilingC, (fried / 1000) * PLANT_J_PER_KG_K);
   }
-  const charges = chargesOf(plan);
   for (const { stage, waterMl, temperatureC } of charges) {
     if (stage !== 'deglaze') continue;
     pot.pour(waterMl / 1000, temperatureC);
@@ -82,13 +86,13 @@ export function load(
     if (stage === 'load') pot.pour(waterMl / 1000, temperatureC);
     if (stage === 'on-top') pot.pour(0, temperatureC, (volumeMl / 1000) * PASTE_J_PER_KG_K);
   }
-  const plants =
-    plan.aromatics.reduce((sum, item) => sum + item.grams, 0) +
-    plan.vegetables
-      .filter((item) => item.place === 'start' || item.place === 'flavour-only')
-      .reduce((sum, item) => sum + item.grams, 0) +
-    startGrains(plan).reduce((sum, item) => sum + item.grams, 0) / 2;
-  if (plants > 0) pot.pour(0, build.roomC, (plants / 1000) * PLANT_J_PER_KG_K);
+  const raw = plan.aromatics.filter((item) => !isFried(item) && item.stage === undefined);
+  const cold =
+    grams(raw) +
+    grams(plan.vegetables.filter(({ place }) => place === 'start' || place === 'flavour-only')) +
+    grams(plan.others.filter(({ place }) => place === 'start')) +
+    grams(startGrains(plan)) / 2;
+  if (cold > 0) pot.pour(0, build.roomC, (cold / 1000) * PLANT_J_PER_KG_K);
   return { pot, preheatMinutes, charges };
 }
 

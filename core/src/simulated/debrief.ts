@@ -8,6 +8,7 @@ import { chargesOf } from '../pot/charge';
 import { textureWord } from '../stations/doneness';
 import { COVER_STEAMS } from '../stations/sear';
 import { TARGET_WORDS } from '../braise/reasons';
+import { SECTION_WORDS } from '../words/section-words';
 import { colourOf } from './browning';
 import { plantOutcomes } from './plant-outcomes';
 import type { SimulatedCook } from './simulated-cook';
@@ -262,7 +263,7 @@ function time({ run }: Ground, advice: Advice[]): DebriefLine[] {
     if (worst) {
       advice.push({
         weight: 30,
-        text: `${worst.section} took ${printDuration(worst.actual)}, not ${printDuration(worst.planned)}: be there when it rings, or begin that much sooner.`,
+        text: `${SECTION_WORDS[worst.section]} took ${printDuration(worst.actual)}, not ${printDuration(worst.planned)}: be there when it rings, or begin that much sooner.`,
       });
     }
   }

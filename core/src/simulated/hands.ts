@@ -1,14 +1,9 @@
 import type { GuideStep } from '../clock/guide-step';
 import type { Forecast } from '../braise/forecast-document';
 import { thickenerById } from '../larder/thickeners';
+import type { Move } from '../method/moves';
 import type { SimulatedKitchen } from './kitchen';
 import type { Refusal } from './cooker-device';
-
-/** What a step of the guide makes hands do: when its turn comes, and when it is said to be done. */
-interface Work {
-  readonly begins?: (kitchen: SimulatedKitchen, f: Forecast, step: GuideStep) => void;
-  readonly ends?: (kitchen: SimulatedKitchen, f: Forecast, done: Done) => Refusal;
-}
 
 /** How a step was said to be done. */
 export interface Done {
@@ -21,9 +16,6 @@ export interface Done {
 const NOTHING: Refusal = null;
 /** A burnt base gets this much more liquid than the minimum's third. Common practice: a cup. */
 const CLEARING_ML = 240;
-
-/** Steps that come in again are told apart by what brought them in: "again-1-lock" is a lock like any other. */
-export const plainId = (id: string): string => id.replace(/^(again|burn)-\d+-/, '');
 
 const hot = (kitchen: SimulatedKitchen): Refusal =>
   kitchen.command(kitchen.device.electric ? { do: 'saute', level: 'high' } : { do: 'burner', level: 'full' });
@@ -50,183 +42,168 @@ function start(kitchen: SimulatedKitchen, minutes: number): Refusal {
   return kitchen.command(kitchen.device.electric ? { do: 'pressure', minutes } : { do: 'burner', level: 'full' });
 }
 
-/** What hands do at each step, by the step's id. A step without an entry is done with the eyes. */
-const WORK: readonly (readonly [RegExp, Work])[] = [
-  [/^heat-on$/, { ends: hot }],
-  [
-    /^sear-\d+-1$/,
-    {
-      begins: (kitchen, f, { id }) => {
-        const batch = Number(id.split('-')[1]);
-        const crowded = kitchen.faults.has('crowded') && batch > 1;
-        if (crowded) return;
-        kitchen.lay(f.sear.batchSizes[batch - 1] ?? f.sear.perBatch, {
-          pan: f.plan.sear.where === 'pan',
-          stirred: f.sear.faces.length === 1,
-        });
-      },
-    },
-  ],
-  [/^aromatics-/, { begins: (kitchen) => kitchen.aromatics() }],
-  [
-    /^deglaze$/,
-    {
-      begins: (kitchen, f) => {
-        kitchen.deglaze(f.plan.deglaze?.scraped ?? false);
-        half(kitchen);
-      },
-      ends: (kitchen) => {
-        kitchen.stopScraping();
-        return NOTHING;
-      },
-    },
-  ],
-  [/^saute-off$/, { ends: off }],
-  [
-    /^load$/,
-    {
-      ends: (kitchen) => {
-        kitchen.load();
-        return NOTHING;
-      },
-    },
-  ],
-  [/^lock$/, { ends: lidOn }],
-  [/^valve$/, { ends: (kitchen, _f, { minutes }) => start(kitchen, minutes) }],
-  [
-    /^(second-lock|(again|burn)-\d+-lock)$/,
-    { ends: (kitchen, _f, { minutes }) => lidOn(kitchen) ?? start(kitchen, minutes) },
-  ],
-  // On a burner it is the hand that holds the pressure from the pin on.
-  [
-    /^(pin|second-pin)$/,
-    {
-      ends: (kitchen) => (kitchen.device.electric ? NOTHING : kitchen.command({ do: 'burner', level: 'hold' })),
-    },
-  ],
-  [
-    /^(pressure|second-pressure)$/,
-    { ends: (kitchen) => (['pressure', 'burner'].includes(kitchen.device.mode) ? off(kitchen) : NOTHING) },
-  ],
-  [/^(vent|second-vent)$/, { ends: (kitchen) => kitchen.command({ do: 'valve', to: 'open' }) }],
-  [/^(open|second-open)$/, { ends: lidOff }],
-  [
-    /^second-load$/,
-    {
-      begins: (kitchen) => kitchen.refill(),
-      ends: (kitchen) => {
-        kitchen.putAll('second-run');
-        return NOTHING;
-      },
-    },
-  ],
-  [
-    /^simmer-load$/,
-    {
-      begins: (kitchen) => {
-        if (kitchen.plants.some(({ place, where }) => place === 'simmer' && where === 'bowl')) kitchen.refill();
-      },
-      ends: (kitchen) => {
-        kitchen.putAll('simmer');
-        return hot(kitchen);
-      },
-    },
-  ],
-  [/^simmer-heating$/, { ends: gentle }],
-  [/^simmer$/, { ends: off }],
-  [
-    /^clear$/,
-    {
-      ends: (kitchen) => {
-        const refused = kitchen.command({ do: 'lid', to: 'off' });
-        if (refused !== null) return refused;
-        kitchen.clear(CLEARING_ML);
-        return NOTHING;
-      },
-      begins: (kitchen) => {
-        off(kitchen);
-        kitchen.command({ do: 'valve', to: 'open' });
-      },
-    },
-  ],
-  [
-    /-lift$/,
-    {
-      ends: (kitchen) => {
-        kitchen.liftAll();
-        return NOTHING;
-      },
-    },
-  ],
-  [
-    /-fish-out$/,
-    {
-      ends: (kitchen) => {
-        for (const plant of kitchen.plants) if (plant.place === 'flavour-only') kitchen.lift(plant);
-        return NOTHING;
-      },
-    },
-  ],
-  [
-    /-ladle$/,
-    {
-      ends: (kitchen, f) => {
-        kitchen.ladle(f.finish.ladleOutMl);
-        return NOTHING;
-      },
-    },
-  ],
-  [/-reduce$/, { begins: (kitchen) => void hot(kitchen), ends: off }],
-  [
-    /-thicken$/,
-    {
-      ends: (kitchen, f) => {
-        const { thickener } = f.plan.finish;
-        const factor = thickener === 'none' ? 1 : thickenerById(thickener).factor;
-        kitchen.thicken(f.finish.thickenerGrams / factor, f.finish.waterMl);
-        return NOTHING;
-      },
-    },
-  ],
-  [
-    /-after$/,
-    {
-      ends: (kitchen) => {
-        kitchen.after();
-        return NOTHING;
-      },
-    },
-  ],
-  [
-    /-rest$/,
-    {
-      begins: (kitchen) => {
-        off(kitchen);
-        kitchen.putAll('off-heat');
-      },
-    },
-  ],
-];
-
-/** A batch is turned, or taken out. */
-function searEnd(kitchen: SimulatedKitchen, step: GuideStep): Refusal {
-  if (step.done === 'batchDone') kitchen.take();
-  else kitchen.turn();
-  return NOTHING;
+/** What hands begin with a move, when its turn comes. */
+function begin(kitchen: SimulatedKitchen, move: Move): void {
+  switch (move.kind) {
+    case 'sear':
+      if (move.face > 1 || (kitchen.faults.has('crowded') && move.batch > 1)) return;
+      kitchen.lay(move.portion, move.pieces, { pan: move.where === 'pan', stirred: move.stirred });
+      return;
+    case 'fry':
+      kitchen.fry(move.portions, { setAside: move.setAside, scrapes: move.scrapes });
+      return;
+    case 'boil-marinade':
+      kitchen.deglaze(move.marinade, true);
+      half(kitchen);
+      return;
+    case 'deglaze':
+      kitchen.deglaze(move.portion, move.scraped);
+      half(kitchen);
+      return;
+    case 'lift':
+      // Meat first of all; vegetables take as long as it takes to find them.
+      if (move.to === 'foil') kitchen.liftOut(move.portions);
+      return;
+    case 'ladle':
+      // Before a stage it is the first thing done; from a finished sauce it is measured at the end.
+      if (move.stage !== 'finish') kitchen.ladle(move.ml);
+      return;
+    case 'boil':
+    case 'reduce':
+      hot(kitchen);
+      return;
+    case 'simmer':
+      if (move.heat === 'hard') half(kitchen);
+      else gentle(kitchen);
+      return;
+    case 'clear':
+      off(kitchen);
+      kitchen.command({ do: 'valve', to: 'open' });
+      return;
+    case 'rest':
+      off(kitchen);
+      return;
+    default:
+      return;
+  }
 }
 
-const workOf = (id: string): Work | undefined =>
-  (WORK.find(([pattern]) => pattern.test(id)) ?? WORK.find(([pattern]) => pattern.test(plainId(id))))?.[1];
+/** What hands finish a move with, as the button of its step says. One `case` for every move that hands feel. */
+function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move, done: Done): Refusal {
+  switch (move.kind) {
+    case 'heat':
+      return hot(kitchen);
+    case 'sear':
+      if (step.done === 'batchDone') kitchen.take(move.portion);
+      else kitchen.turn();
+      return NOTHING;
+    case 'fry':
+      kitchen.stopScraping();
+      return NOTHING;
+    case 'boil-marinade':
+    case 'deglaze':
+      kitchen.stopScraping();
+      return NOTHING;
+    case 'heat-off':
+      return off(kitchen);
+    case 'flour':
+      kitchen.poured.pour(move.portion, kitchen.pot);
+      return NOTHING;
+    case 'put':
+    case 'pour':
+    case 'stir-in':
+    case 'fold-in':
+      kitchen.putIn(move.portions);
+      return NOTHING;
+    case 'put-back':
+      kitchen.putBack(move.portions);
+      return NOTHING;
+    case 'lock':
+      return lidOn(kitchen);
+    case 'start':
+      return start(kitchen, done.minutes);
+    case 'lock-and-start':
+      return lidOn(kitchen) ?? start(kitchen, done.minutes);
+    case 'come-up':
+      // On a burner it is the hand that holds the pressure from the pin on.
+      return kitchen.device.electric ? NOTHING : kitchen.command({ do: 'burner', level: 'hold' });
+    case 'hold':
+      return ['pressure', 'burner'].includes(kitchen.device.mode) ? off(kitchen) : NOTHING;
+    case 'leave': {
+      const kind = done.otherwise ? step.otherwise?.done : step.done;
+      return kind === 'ventOpened' ? kitchen.command({ do: 'valve', to: 'open' }) : NOTHING;
+    }
+    case 'vent':
+      return kitchen.command({ do: 'valve', to: 'open' });
+    case 'open':
+      return lidOff(kitchen);
+    case 'clear': {
+      const refused = kitchen.command({ do: 'lid', to: 'off' });
+      if (refused !== null) return refused;
+      kitchen.clear(CLEARING_ML);
+      return NOTHING;
+    }
+    case 'simmer':
+    case 'reduce':
+      return off(kitchen);
+    case 'lift':
+      if (move.to === 'dish') kitchen.liftOut(move.portions);
+      return NOTHING;
+    case 'fish-out':
+    case 'strain':
+      kitchen.liftOut(move.portions);
+      return NOTHING;
+    case 'ladle':
+      if (move.stage === 'finish') kitchen.ladle(move.ml);
+      return NOTHING;
+    case 'thicken': {
+      const { thickener } = f.plan.finish;
+      const factor = thickener === 'none' ? 1 : thickenerById(thickener).factor;
+      kitchen.thicken(move.grams / factor, move.waterMl);
+      return NOTHING;
+    }
+    case 'salt-ahead':
+    case 'marinate':
+    case 'ready':
+    case 'unmarinate':
+    case 'rinse':
+    case 'trim':
+    case 'cut':
+    case 'cut-seared':
+    case 'dry':
+    case 'wipe-ice':
+    case 'rub':
+    case 'salt':
+    case 'wait-hot':
+    case 'recover':
+    case 'rack':
+    case 'pin-falls':
+    case 'try':
+    case 'boil':
+    case 'stir-down':
+    case 'skim':
+    case 'blend':
+    case 'rest':
+    case 'season':
+    case 'pull':
+    case 'slice':
+    case 'crisp':
+    case 'plate':
+    case 'apart':
+    case 'cook-apart':
+    case 'side':
+      // Done with the eyes, at the board or on a plate: the pot does not feel it.
+      return NOTHING;
+  }
+}
 
 /**
  * Hands begin a step.
  *
  * @param step of the guide whose turn has come
  */
-export function handsBegin(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep): void {
-  // The meat is lifted out before the sauce is finished, and laid back into it on the plate.
-  if (step.section === 'Sauce') kitchen.meatOut();
-  workOf(step.id)?.begins?.(kitchen, f, step);
+export function handsBegin(kitchen: SimulatedKitchen, step: Pick<GuideStep, 'moves'>): void {
+  for (const move of step.moves) begin(kitchen, move);
 }
 
 /**
@@ -237,10 +214,9 @@ export function handsBegin(kitchen: SimulatedKitchen, f: Forecast, step: GuideSt
  * @returns why it cannot be done, or null
  */
 export function handsEnd(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, done: Done): Refusal {
-  if (/^sear-\d+-\d+$/.test(step.id)) return searEnd(kitchen, step);
-  if (step.id === 'natural') {
-    const kind = done.otherwise ? step.otherwise?.done : step.done;
-    return kind === 'ventOpened' ? kitchen.command({ do: 'valve', to: 'open' }) : NOTHING;
+  for (const move of step.moves) {
+    const refused = end(kitchen, f, step, move, done);
+    if (refused !== null) return refused;
   }
-  return workOf(step.id)?.ends?.(kitchen, f, done) ?? NOTHING;
+  return NOTHING;
 }

@@ -1,78 +1,44 @@
-import { aromaticKind } from '../larder/aromatics';
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
-import { pieceOf, type Piece } from '../meat/piece';
-import { pieceBody, START_C } from '../meat/piece-body';
-import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
-import { cookRate, straightCookValue } from '../physics/cook-value';
 import type { CookingBody } from '../physics/cooking-body';
 import { saturationPressureKPa } from '../physics/steam';
+import type { Piece } from '../meat/piece';
 import type { Plan } from '../plan/plan';
+import { portionsOf, type Portion, type PortionId } from '../plan/portions';
 import {
   baseTemperatureC,
   causesOf,
+  fondOf,
   grainSettles,
   LEAST_DEGLAZE_ML,
   LIKELY_K,
   lyingShare,
   SCORCH_C,
-  stickingOf,
+  scrapedInJuice,
+  STICKING,
   type BaseState,
   type BurnCause,
-  type Sticking,
 } from '../pot/base-temperature';
-import { chargesOf, type Charge, type ChargeStage } from '../pot/charge';
+import { MELTED_IN } from '../pot/charge';
 import { baseAreaM2, potBuild } from '../pot/cooker';
-import {
-  CONTACT_W_PER_M2K,
-  LEFT_WHEN_SCRAPED_KG,
-  PASTE_J_PER_KG_K,
-  PLANT_J_PER_KG_K,
-  SEAR_BASE_C,
-} from '../pot/loading';
+import { LEFT_WHEN_SCRAPED_KG, PLANT_J_PER_KG_K } from '../pot/loading';
 import { Pot, type Controls, type Phase, type Stepped } from '../pot/pot-model';
-import { UNDER_FOIL_W_PER_M2K } from '../braise/evening';
-import { ride, vegetableRider } from '../stations/doneness';
-import { SEAR_LOSS } from '../stations/plate';
-import { PAN } from '../stations/sear';
 import { CookerDevice, type CookerCommand, type Refusal, type Signal } from './cooker-device';
-import { searContact, searFor } from './browning';
-import { HALF_THAWED_C, LEAK_SHARE, LITTLE, WEAK_SAUTE, type FaultId } from './faults';
+import { HALF_THAWED_C, LEAK_SHARE, WEAK_SAUTE, type FaultId } from './faults';
+import { Meats, type MeatPlace } from './meats';
+import { Plants, type Plant } from './plants';
+import { Poured } from './poured';
+import { Searing } from './searing';
 
+export type { MeatPlace } from './meats';
+export type { Plant } from './plants';
+
+/** What of burnt sugar never comes off. Where the forecast says a film stays. */
+const SUGAR_STAYS = STICKING.film / STICKING['sugar-crust'];
 /** A base takes so long to follow what is above it, s. From memory. */
 const BASE_LAG_S = 20;
-/** Scraping in liquid takes two thirds of what sticks off in so many seconds. From memory. */
-const SCRAPES_IN_S = 35;
-/** What of burnt sugar never comes off. Where the forecast says a film stays. */
-const SUGAR_STAYS = 0.12;
-/** Browning, minutes at 170 °C, that leaves all the fond there can be. From memory. */
-const FULL_FOND = 1.5;
-/** A stirred piece lies on each face for a part of the time. Common practice. */
-const STIRRED_SHARE = 1 / 3;
 /** With less the juice of the meat is all there is to boil, kg. */
 const NEARLY_DRY_KG = 0.05;
 /** A hot base says so within this of its level, K. */
 const HOT_WITHIN_K = 4;
-/** Cook value in which two thirds of a plant's water has come out, minutes at 100 °C. From memory. */
-const PLANT_JUICE_COOK_VALUE = 15;
-
-/** Where the meat is. */
-export type MeatPlace = 'board' | 'base' | 'plate' | 'pot' | 'foil';
-
-/** A vegetable or a grain of the plan. */
-export interface Plant {
-  readonly kind: 'vegetable' | 'grain';
-  readonly id: string;
-  readonly grams: number;
-  readonly sizeCm: number;
-  /** Where the plan has it. */
-  readonly place: string;
-  where: 'bowl' | 'pot' | 'out';
-  /** Minutes at 100 °C. */
-  cookValue: number;
-  /** When it went in, s; null while it has not. */
-  inAt: number | null;
-}
 
 /** A burn error, or a scorched base. */
 export interface Trip {
@@ -97,41 +63,28 @@ const EVEN: KitchenOdds = { toughness: 1, heat: 1 };
 /**
  * A kitchen with one pot: the stepping pot model, the cooker's controls, and the food that is on the board, on the base,
  * in the pot or on a plate. Hands move things; what comes of it follows from the same equations as the forecast, and
- * from browning and scraping, which the forecast takes as done well.
+ * from browning and scraping, which the forecast takes as done well. Each part of it has a file of its own: the sear, the
+ * cuts, the plants and what is poured; here they meet the pot and its base.
  */
 export class SimulatedKitchen {
   readonly device: CookerDevice;
   readonly pot: Pot;
-  readonly piece: Piece;
-  readonly plants: Plant[];
   readonly faults = new Set<FaultId>();
   readonly trips: Trip[] = [];
   readonly toughness: number;
+  readonly searing: Searing;
+  readonly meats: Meats;
+  readonly greens: Plants;
+  readonly poured: Poured;
+  private readonly portions: readonly Portion[];
   /** Signals since they were last taken. */
   private told: Signal[] = [];
-  private readonly riders = new Map<Plant, CookingBody>();
-  private meatBody: CookingBody | null = null;
-  meatAt: MeatPlace = 'board';
-  private onBase = 0;
-  /** Most of the base that was covered in the sear. */
-  coverage = 0;
-  private inPan = false;
-  /** Browning of each face, minutes at 170 °C, weighted by the pieces that lay on it. */
-  private faces: { minutes: number; pieces: number; share: number }[] = [];
-  private filmKg = 0;
   private aromaticsIn = false;
-  private aromaticsDone = false;
-  private stuck = 0;
-  private scraping = false;
-  private readonly poured = new Set<Charge>();
-  private readonly charges: readonly Charge[];
-  /** As spooned: with the paste stirred in, its starch is in the liquid. */
-  private starchG = 0;
-  private onTopMl = 0;
+  /** What was fried and stays, g: it weighs on the pot once the sauté is over. */
+  private friedG = 0;
+  private scraping: 'liquid' | 'juice' | null = null;
+  /** Juice that is liquid like the rest, ml. */
   private juicePouredMl = 0;
-  private meatJuice = 0;
-  /** Cook value that the aromatics got, for their juice. */
-  private plantMinutes = 0;
   private baseNow: number;
   private hottest = 0;
   private elapsed = 0;
@@ -146,31 +99,25 @@ export class SimulatedKitchen {
   /**
    * @param plan every default filled in, every vegetable in its place
    * @param odds what differs from the table in this kitchen
+   * @param sizes what vegetables are cut to, cm, by portion
    * @throws PlanError naming the field that makes the plan impossible
    */
   constructor(
     readonly plan: Plan,
     odds: KitchenOdds = EVEN,
-    sizes: ReadonlyMap<string, number> = new Map(),
+    sizes: ReadonlyMap<PortionId, number> = new Map(),
   ) {
     const build = potBuild(plan.cooker, plan.kitchen, plan.heat, plan.learnt);
     this.pot = new Pot({ ...build, heaterW: build.heaterW * odds.heat });
     this.device = new CookerDevice(plan.cooker);
-    this.piece = pieceOf(plan.meat);
     this.toughness = odds.toughness;
-    this.charges = chargesOf(plan);
     this.areaM2 = baseAreaM2(plan.cooker.baseDiameterCm);
+    this.portions = portionsOf(plan);
+    this.searing = new Searing(this.areaM2);
+    this.meats = new Meats(plan, this.portions);
+    this.greens = new Plants(plan, this.portions, sizes);
+    this.poured = new Poured(plan, this.faults);
     this.baseNow = build.roomC;
-    this.plants = [
-      ...plan.vegetables.map(({ vegetable, grams, sizeCm, place }) => ({
-        kind: 'vegetable' as const,
-        id: vegetable,
-        grams,
-        sizeCm: sizeCm ?? sizes.get(vegetable) ?? vegetableById(vegetable).usualCm,
-        place,
-      })),
-      ...plan.grains.map(({ grain, grams, place }) => ({ kind: 'grain' as const, id: grain, grams, sizeCm: 0, place })),
-    ].map((plant) => ({ ...plant, where: 'bowl' as const, cookValue: 0, inAt: null }));
   }
 
   get seconds(): number {
@@ -196,11 +143,28 @@ export class SimulatedKitchen {
   }
 
   get stuckShare(): number {
-    return this.stuck;
+    return this.searing.stuck;
   }
 
+  get coverage(): number {
+    return this.searing.coverage;
+  }
+
+  /** The plan's own cut, once it has been in the pot. */
   get meat(): CookingBody | null {
-    return this.meatBody;
+    return this.meats.first.body;
+  }
+
+  get meatAt(): MeatPlace {
+    return this.meats.first.at;
+  }
+
+  get piece(): Piece {
+    return this.meats.first.piece;
+  }
+
+  get plants(): readonly Plant[] {
+    return this.greens.all;
   }
 
   /** How often somebody tried to open it under pressure. */
@@ -217,32 +181,34 @@ export class SimulatedKitchen {
 
   /** Mean browning of the faces that were seared, minutes at 170 °C; null where nothing was. */
   get browned(): number | null {
-    const pieces = this.faces.reduce((sum, face) => sum + face.pieces, 0);
-    return pieces === 0 ? null : this.faces.reduce((sum, face) => sum + face.minutes * face.pieces, 0) / pieces;
+    return this.searing.browned;
   }
 
-  /** Free liquid with the juices in it, ml: what the base has above it. */
+  /** Free liquid with the meat's juice in it, ml: what the base has above it. */
   get freeMl(): number {
-    return Math.max(0, this.pot.liquidKgNow * 1000 + this.meatJuiceMl() - this.juicePouredMl - this.takenUpMl());
+    const juice = Math.max(0, this.meats.juiceMl - this.juicePouredMl);
+    return Math.max(0, this.pot.liquidKgNow * 1000 + juice - this.greens.drunkMl);
   }
 
   /** Free liquid with what has come out of the vegetables: what there is for a sauce, ml. */
   get sauceMl(): number {
-    return this.freeMl + this.plantJuiceMl() + (this.openedOnce ? this.onTopMl : 0);
+    const juice = Math.max(0, this.juiceMl - this.juicePouredMl);
+    const onTop = this.openedOnce ? this.poured.onTopMl : 0;
+    return Math.max(0, this.pot.liquidKgNow * 1000 + juice - this.greens.drunkMl) + onTop;
+  }
+
+  private get juiceMl(): number {
+    return this.meats.juiceMl + this.greens.juiceMl;
   }
 
   /** Starch in the liquid, grams of cornstarch. */
   get starchNow(): number {
-    return this.starchG + (this.openedOnce ? this.topStarch() : 0);
+    return this.poured.starchG(this.openedOnce ? 1 : 0);
   }
 
   /** Boneless meat as a scale would show it now, g. */
   get meatGrams(): number {
-    const raw = bonelessGrams(this.plan.meat);
-    const body = this.meatBody;
-    if (!body) return Math.max(0, this.plan.meat.grams - this.plan.meat.trimGrams);
-    const rendered = fatMl(this.plan.meat) * -Math.expm1(-body.meanCookValue() / 60);
-    return raw - this.meatJuiceMl() - rendered - (this.browned === null ? 0 : raw * SEAR_LOSS);
+    return this.meats.grams(this.browned !== null);
   }
 
   /** Takes the signals since last time. */
@@ -274,108 +240,90 @@ export class SimulatedKitchen {
 
   // What hands do. Each stands for itself: done too early or not at all, it has its consequence.
 
-  /** Lays a batch onto the hot base, or into a pan; one that is stirred shares its minutes among its faces. */
-  lay(pieces: number, { pan, stirred }: { readonly pan: boolean; readonly stirred: boolean }): void {
-    this.onBase = this.faults.has('crowded') ? this.piece.count : pieces;
-    this.inPan = pan;
-    this.filmKg = 0;
-    this.meatAt = 'base';
-    this.coverage = Math.max(this.coverage, this.covered() / (pan ? PAN_M2 : this.areaM2));
-    this.faces.push({ minutes: 0, pieces: this.onBase, share: stirred ? STIRRED_SHARE : 1 });
+  /** Lays a batch of a cut onto the hot base, or into a pan. */
+  lay(portion: PortionId, pieces: number, { pan, stirred }: { readonly pan: boolean; readonly stirred: boolean }): void {
+    const cut = this.meats.of(portion);
+    this.searing.lay(cut.piece, this.faults.has('crowded') ? cut.piece.count : pieces, pan, stirred);
+    cut.at = 'base';
   }
 
   /** Turns what lies on the base. */
   turn(): void {
-    if (this.onBase > 0) this.faces.push({ minutes: 0, pieces: this.onBase, share: 1 });
+    this.searing.turn();
   }
 
   /** Takes the batch out onto the plate. */
-  take(): void {
-    this.onBase = 0;
-    this.filmKg = 0;
-    this.meatAt = 'plate';
+  take(portion: PortionId): void {
+    this.searing.take();
+    this.meats.of(portion).at = 'plate';
   }
 
-  aromatics(): void {
+  /** Aromatics go into the hot fat; what they give may be what the base is scraped in. */
+  fry(portions: readonly PortionId[], { setAside, scrapes }: { readonly setAside: boolean; readonly scrapes: boolean }): void {
     this.aromaticsIn = true;
-    this.aromaticsDone = true;
-  }
-
-  private share(): number {
-    return this.faults.has('little-liquid') ? LITTLE : 1;
-  }
-
-  private pourStage(stage: ChargeStage): void {
-    for (const charge of this.charges) {
-      if (charge.stage !== stage || this.poured.has(charge)) continue;
-      this.poured.add(charge);
-      const kg = (charge.waterMl / 1000) * this.share();
-      if (stage === 'on-top' && !this.faults.has('paste-stirred')) {
-        this.pot.pour(0, charge.temperatureC, (charge.volumeMl / 1000) * PASTE_J_PER_KG_K);
-        this.onTopMl += charge.waterMl;
-        continue;
-      }
-      this.pot.pour(kg, charge.temperatureC);
-      this.starchG += charge.starchG;
+    for (const portion of this.found(portions)) {
+      if (portion.kind === 'addition') this.poured.pour(portion.id, this.pot);
+      if (portion.kind !== 'aromatic' || setAside) continue;
+      this.greens.aromatic(portion.id, portion.index, true);
+      this.friedG += portion.grams ?? 0;
     }
+    if (scrapes && scrapedInJuice(this.plan) && !this.faults.has('not-scraped')) this.scraping = 'juice';
   }
 
-  private topStarch(): number {
-    return this.charges
-      .filter((charge) => charge.stage === 'on-top' && this.poured.has(charge) && !this.faults.has('paste-stirred'))
-      .reduce((sum, { starchG }) => sum + starchG, 0);
+  private found(ids: readonly PortionId[]): Portion[] {
+    return ids.flatMap((id) => this.portions.find((portion) => portion.id === id) ?? []);
+  }
+
+  /** The sauté is over: what was fried and stays is in the pot, as hot as its water. */
+  private friedIsIn(): void {
+    this.aromaticsIn = false;
+    if (this.friedG <= 0) return;
+    this.pot.pour(0, this.pot.build.boilingC, (this.friedG / 1000) * PLANT_J_PER_KG_K);
+    this.friedG = 0;
   }
 
   /** Pours what deglazes; scraping begins, where the hand scrapes and there is enough to scrape in. */
-  deglaze(scrape: boolean): void {
-    this.aromaticsIn = false;
-    this.pourStage('deglaze');
+  deglaze(portion: PortionId, scrape: boolean): void {
+    this.friedIsIn();
+    this.scraping = null;
+    this.poured.pour(portion, this.pot);
     if (scrape && !this.faults.has('not-scraped')) this.scrape();
   }
 
   scrape(): void {
-    this.scraping = this.pot.liquidKgNow * 1000 >= LEAST_DEGLAZE_ML * 0.9;
+    this.scraping = this.pot.liquidKgNow * 1000 >= LEAST_DEGLAZE_ML * 0.9 ? 'liquid' : null;
   }
 
   stopScraping(): void {
-    this.scraping = false;
+    this.scraping = null;
   }
 
-  /** Everything of the start goes in: meat, liquid, what lies on top. */
-  load(): void {
-    this.onBase = 0;
-    this.aromaticsIn = false;
-    this.scraping = false;
-    this.pourStage('deglaze');
-    this.pourStage('load');
-    this.pourStage('on-top');
-    const aromatics = this.plan.aromatics.reduce((sum, { grams }) => sum + grams, 0);
-    if (aromatics > 0) this.pot.pour(0, this.pot.build.roomC, (aromatics / 1000) * PLANT_J_PER_KG_K);
-    for (const plant of this.plants) {
-      if (plant.place === 'start' || plant.place === 'flavour-only') this.put(plant);
+  /** Everything of a move goes in: meat, liquid, greens; what is in already stays as it is. */
+  putIn(ids: readonly PortionId[]): void {
+    this.searing.take();
+    this.friedIsIn();
+    this.scraping = null;
+    for (const portion of this.found(ids)) {
+      if (portion.kind === 'meat') this.putMeat(portion.id);
+      else if (portion.kind === 'vegetable' || portion.kind === 'grain') {
+        const plant = this.greens.of(portion.id);
+        if (plant) this.put(plant);
+      } else if (portion.kind === 'aromatic' || portion.kind === 'other') {
+        if (portion.kind === 'aromatic') this.greens.aromatic(portion.id, portion.index, true);
+        this.pot.pour(0, this.pot.build.roomC, ((portion.grams ?? 0) / 1000) * PLANT_J_PER_KG_K);
+      } else this.poured.pour(portion.id, this.pot);
     }
-    if (this.meatBody === null) {
-      const { startsFrom } = this.plan.meat;
-      const startC = this.faults.has('frozen-middle') ? HALF_THAWED_C : START_C[startsFrom];
-      this.meatBody = pieceBody(this.plan.meat, this.piece, startC, { middle: true });
-    }
-    if (this.meatAt !== 'pot') this.pot.add(this.meatBody);
-    this.meatAt = 'pot';
+  }
+
+  private putMeat(portion: PortionId): void {
+    this.meats.putIn(portion, this.pot, this.faults.has('frozen-middle') ? HALF_THAWED_C : undefined);
   }
 
   /** Puts a vegetable or a grain in, as cold as the kitchen; once. */
   put(plant: Plant): void {
-    if (plant.where !== 'bowl') return;
-    plant.where = 'pot';
-    plant.inAt = this.elapsed;
+    if (!this.greens.putIn(plant, this.elapsed)) return;
     const share = plant.kind === 'grain' && plant.place === 'start' ? 0.5 : 1;
     this.pot.pour(0, this.pot.build.roomC, ((plant.grams * share) / 1000) * PLANT_J_PER_KG_K);
-    if (plant.kind === 'vegetable') this.riders.set(plant, vegetableRider(plant.id, plant.sizeCm));
-  }
-
-  /** Puts everything of a place in. */
-  putAll(place: string): void {
-    for (const plant of this.plants) if (plant.place === place) this.put(plant);
   }
 
   /** Takes a vegetable out: it stops cooking. */
@@ -383,115 +331,60 @@ export class SimulatedKitchen {
     if (plant.where === 'pot') plant.where = 'out';
   }
 
-  liftAll(): void {
-    for (const plant of this.plants) this.lift(plant);
+  /** Lifts portions out of the pot: meat under foil, vegetables onto their dish. */
+  liftOut(ids: readonly PortionId[]): void {
+    for (const { id, kind } of this.found(ids)) {
+      if (kind === 'meat') this.meats.liftOut(id, this.pot);
+      const plant = this.greens.of(id);
+      if (plant) this.lift(plant);
+    }
   }
 
-  /** The pot is open between two runs: the juice is liquid like the rest, broth and meat come out. */
-  refill(): void {
-    this.openedOnce = true;
-    const juice = this.meatJuiceMl() + this.startPlantJuice() - this.juicePouredMl;
-    this.pot.pour(Math.max(0, juice) / 1000, this.pot.temperatureC);
-    this.juicePouredMl += Math.max(0, juice);
-    if (this.plan.meatInSecondRun === 'out') this.meatOut();
-    if (this.plan.brothOutMl > 0) this.pot.ladle(this.plan.brothOutMl / 1000);
-  }
-
-  /** Lifts the meat out, under foil. */
-  meatOut(): void {
-    if (this.meatAt !== 'pot' || !this.meatBody) return;
-    this.meatJuice = this.meatJuiceMl();
-    this.pot.takeOut();
-    this.meatBody = this.meatBody.withSurface(UNDER_FOIL_W_PER_M2K);
-    this.meatAt = 'foil';
+  /** What was lifted out goes back: meat warms through, and so does what was cooked already. */
+  putBack(ids: readonly PortionId[]): void {
+    for (const { id, kind } of this.found(ids)) if (kind === 'meat') this.meats.putIn(id, this.pot);
   }
 
   /** A burnt base is cleared: lifted out, scraped, all back in with more liquid. */
   clear(moreMl: number): void {
-    this.stuck = 0;
-    this.filmKg = 0;
+    this.searing.clear();
     this.pot.pour(moreMl / 1000, this.pot.build.roomC);
     if (this.device.mode === 'burn') this.command({ do: 'cancel' });
   }
 
-  /** The lid is off for good: what lay on top is stirred in. */
+  /** The lid is off: juice is liquid like the rest, and what lay on top can be stirred in. */
   opened(): void {
     this.openedOnce = true;
+    const juice = Math.max(0, this.juiceMl - this.juicePouredMl);
+    this.pot.pour(juice / 1000, this.pot.temperatureC);
+    this.juicePouredMl += juice;
   }
 
   ladle(ml: number): void {
     this.pot.ladle(ml / 1000);
   }
 
-  /** Stirs in what was kept for after pressure. */
-  after(): void {
-    this.pourStage('after');
-  }
-
   /** Stirs starch in, grams of cornstarch, with its water. */
   thicken(starchG: number, waterMl: number): void {
-    this.starchG += starchG;
+    this.poured.stirIn(starchG);
     this.pot.pour(waterMl / 1000, this.pot.build.roomC);
-  }
-
-  private meatJuiceMl(): number {
-    if (this.meatAt === 'foil' || !this.meatBody) return this.meatJuice;
-    if (this.meatAt !== 'pot') return 0;
-    return juiceMl(this.plan.meat, this.meatBody.body.heatK(), this.meatBody.meanCookValue());
-  }
-
-  private startPlantJuice(): number {
-    return this.plants
-      .filter(({ kind, place, inAt }) => kind === 'vegetable' && inAt !== null && place !== 'second-run')
-      .reduce((sum, { id, grams }) => sum + grams * vegetableById(id).juiceShare, 0);
-  }
-
-  /** Water of vegetables and aromatics that is not counted as poured, ml. */
-  private plantJuiceMl(): number {
-    const out = (cookValue: number): number => -Math.expm1(-cookValue / PLANT_JUICE_COOK_VALUE);
-    const vegetables = this.plants
-      .filter(({ kind, inAt }) => kind === 'vegetable' && inAt !== null)
-      .filter(({ place }) => this.juicePouredMl === 0 || place === 'second-run' || place === 'simmer')
-      .reduce((sum, { id, grams, cookValue }) => sum + grams * vegetableById(id).juiceShare * out(cookValue), 0);
-    const aromatics = this.plan.aromatics
-      .filter(({ then }) => then !== 'set-aside')
-      .reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).juiceShare, 0);
-    return vegetables + (this.aromaticsDone ? aromatics * out(this.plantMinutes) : 0);
-  }
-
-  /** What grain has drunk, ml. */
-  private takenUpMl(): number {
-    return this.plants
-      .filter(({ kind, inAt }) => kind === 'grain' && inAt !== null)
-      .reduce((sum, { id, grams, cookValue }) => {
-        const { uptakeMlPerG, boilMinutes } = grainById(id);
-        return sum + grams * uptakeMlPerG * Math.min(1, cookValue / boilMinutes[0]);
-      }, 0);
-  }
-
-  /** What sticks to this base before it is scraped. */
-  private get sticking(): Sticking {
-    return stickingOf({ ...this.plan, deglaze: null });
   }
 
   /** The base as it is, for its temperature. */
   private baseState(watts: number): BaseState {
-    const { plan, piece, areaM2, freeMl } = this;
+    const { plan, areaM2, freeMl } = this;
+    const flat = this.meats.inside.reduce((most, { piece }) => Math.max(most, lyingShare(plan, piece, areaM2)), 0);
     return {
       liquidC: this.pot.temperatureC,
       fluxWPerM2: watts / areaM2,
       freeMl,
       baseAreaM2: areaM2,
-      starchG: this.starchG,
-      sticking: this.sticking,
-      stickingShare: this.stuck,
-      lyingShare: this.meatAt === 'pot' ? lyingShare(plan, piece, areaM2) : 0,
-      grainSettled: grainSettles({ grains: plan.grains.filter((_, i) => this.grainIn(i)) }, freeMl),
+      starchG: this.poured.starchG(this.openedOnce ? MELTED_IN : 0),
+      sticking: fondOf(plan),
+      stickingShare: this.searing.stuck,
+      lyingShare: flat,
+      grainSettled: grainSettles({ grains: this.greens.grainsIn }, freeMl),
     };
-  }
-
-  private grainIn(index: number): boolean {
-    return this.plants[this.plan.vegetables.length + index]?.where === 'pot';
   }
 
   /** Time goes by. */
@@ -506,38 +399,24 @@ export class SimulatedKitchen {
     return left === null ? Number.POSITIVE_INFINITY : Math.max(0.001, left * 60);
   }
 
-  /** Area that so many pieces cover, m², at most the base's. */
-  private covered(pieces = this.onBase, areaM2 = this.areaM2): number {
-    const [length, width] = this.piece.dimensionsCm;
-    return Math.min(areaM2, (length * width * pieces) / 10_000);
-  }
-
   private controls(): Controls {
     const { device, pot } = this;
     const leak = this.faults.has('gasket-leaks') ? LEAK_SHARE * pot.build.heaterW : 0;
-    const coveredM2 = this.inPan ? 0 : this.covered();
-    const meat = searContact({ areaM2: this.areaM2, coveredM2 }, this.filmKg);
     return {
       watts: device.watts(pot.build),
       lid: device.lid,
       valve: device.valve,
       regulated: device.regulated,
       thermostatC: device.thermostatC,
-      contactWPerK: this.aromaticsIn && coveredM2 === 0 ? this.aromaticContact() : meat,
+      contactWPerK: this.searing.contact(this.aromaticsIn),
       ...(leak > 0 ? { leakW: leak } : {}),
     };
   }
 
-  /** Aromatics draw as much from the base as the forecast says: as the meat before them. */
-  private aromaticContact(): number {
-    const most = Math.max(0, ...this.faces.map(({ pieces }) => pieces));
-    return CONTACT_W_PER_M2K * this.covered(most);
-  }
-
   /** A pot that boils dry boils the juice away too: it is liquid like the rest once there is little else. */
   private drawOnJuice(): void {
-    if (this.meatAt !== 'pot' || this.pot.liquidKgNow >= NEARLY_DRY_KG) return;
-    const juice = this.meatJuiceMl() - this.juicePouredMl;
+    if (this.meats.inside.length === 0 || this.pot.liquidKgNow >= NEARLY_DRY_KG) return;
+    const juice = this.meats.juiceMl - this.juicePouredMl;
     const ml = Math.min(juice, (NEARLY_DRY_KG - this.pot.liquidKgNow) * 1000);
     if (ml <= 0) return;
     this.pot.pour(ml / 1000, this.pot.temperatureC);
@@ -551,18 +430,19 @@ export class SimulatedKitchen {
     const before = pot.accounts.heaterJ;
     // A bubbling scrape stops while something is left.
     const controls = this.controls();
-    const idle = this.scraping && pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG;
+    const idle = this.scraping === 'liquid' && pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG;
     const stepped = pot.step(idle ? { ...controls, watts: 0 } : controls, wanted);
     const { seconds } = stepped;
     this.elapsed += seconds;
     this.phaseNow = stepped.phase;
     this.wattsNow = (pot.accounts.heaterJ - before) / seconds;
-    this.rideAlong(seconds, fromC, pot.temperatureC);
-    this.sear(seconds);
-    if (this.scraping && pot.liquidKgNow > LEFT_WHEN_SCRAPED_KG / 2) {
-      const stays = this.sticking === 'sugar-crust' ? SUGAR_STAYS : 0;
-      this.stuck = stays + (this.stuck - stays) * Math.exp(-seconds / SCRAPES_IN_S);
+    if (pot.liquidKgNow > 0 || stepped.phase !== 'saute') {
+      this.greens.rideAlong({ seconds, fromC, toC: pot.temperatureC, phase: stepped.phase });
     }
+    this.meats.waits(seconds, pot.build.roomC);
+    this.searing.advance(seconds, pot.temperatureC, pot.build.boilingC, this.aromaticsIn);
+    const wet = this.scraping === 'juice' || (this.scraping === 'liquid' && pot.liquidKgNow > LEFT_WHEN_SCRAPED_KG / 2);
+    if (wet) this.searing.scrape(seconds, this.stays());
     this.followBase(seconds, stepped);
     this.happened(stepped, device);
     if (device.counted !== null) {
@@ -572,6 +452,12 @@ export class SimulatedKitchen {
         this.tell('ended');
       }
     }
+  }
+
+  /** Share of what sticks that scraping leaves: a film, where the forecast says one stays. */
+  private stays(): number {
+    if (fondOf(this.plan) === 'sugar-crust') return SUGAR_STAYS;
+    return this.scraping === 'juice' ? STICKING.film / STICKING.fond : 0;
   }
 
   /** Pin, pressure and counting. */
@@ -584,39 +470,6 @@ export class SimulatedKitchen {
     if (event === (timerStarts === 'pin' ? 'pinUp' : 'atPressure')) {
       device.startCounting();
       this.tell('counting');
-    }
-  }
-
-  /** What is in the pot, or under foil, goes through the step with it. */
-  private rideAlong(seconds: number, fromC: number, toC: number): void {
-    const stretch = [{ seconds, fromC, toC, phase: this.phaseNow }];
-    const gained = straightCookValue(seconds / 60, fromC, toC);
-    for (const plant of this.plants) {
-      if (plant.where !== 'pot') continue;
-      const rider = this.riders.get(plant);
-      plant.cookValue = rider ? ride(rider, stretch).meanCookValue() : plant.cookValue + gained;
-    }
-    if (this.pot.liquidKgNow > 0) this.plantMinutes += (cookRate(toC) * seconds) / 60;
-    const { roomC } = this.pot.build;
-    if (this.meatAt === 'foil') this.meatBody?.advance(seconds, roomC, roomC);
-  }
-
-  private sear(seconds: number): void {
-    const face = this.faces.at(-1);
-    if (this.onBase > 0 && face) {
-      const pan = { areaM2: PAN_M2, baseC: SEAR_BASE_C };
-      const base = this.inPan ? pan : { areaM2: this.areaM2, baseC: this.pot.temperatureC };
-      const coveredM2 = this.covered(this.onBase, base.areaM2);
-      const { filmKg, browned } = searFor(
-        { ...base, coveredM2, boilingC: this.pot.build.boilingC },
-        this.filmKg,
-        seconds,
-      );
-      this.filmKg = filmKg;
-      face.minutes += browned * face.share;
-      if (!this.inPan) this.stuck = Math.max(this.stuck, Math.min(1, face.minutes / FULL_FOND));
-    } else if (this.aromaticsIn && this.faces.length === 0) {
-      this.stuck = 1;
     }
   }
 
@@ -654,6 +507,3 @@ export class SimulatedKitchen {
     this.tell(device.electric ? 'burn' : 'scorch');
   }
 }
-
-/** A wide pan, m². */
-const PAN_M2 = baseAreaM2(PAN.baseDiameterCm);

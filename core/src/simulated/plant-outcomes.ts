@@ -1,7 +1,5 @@
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
+import { stageOf } from '../plan/stage-settings';
 import { grainTexture, vegetableTexture } from '../stations/doneness';
-import { lowerFirst } from '../units/list';
 import type { SimulatedCook } from './simulated-cook';
 
 /** From too little to too much. */
@@ -26,10 +24,10 @@ export interface PlantOutcome {
  * @returns in the order of the plan; what is cooked apart or only gives its flavour is always as wanted
  */
 export function plantOutcomes({ kitchen, f }: Pick<SimulatedCook, 'kitchen' | 'f'>): PlantOutcome[] {
-  return kitchen.plants.map(({ kind, id, place, cookValue, inAt }, i) => {
-    const name = lowerFirst(kind === 'grain' ? grainById(id).name : vegetableById(id).name);
+  return kitchen.plants.map(({ kind, id, name, place, cookValue, inAt }, i) => {
     const wanted = kind === 'grain' ? 'cooked' : (f.plan.vegetables[i]?.texture ?? 'tender');
-    if (place === 'folded-in') return { name, wanted, was: wanted, off: 0 };
+    if (place !== 'start' && place !== 'flavour-only' && stageOf(f.plan, place).kind === 'apart')
+      return { name, wanted, was: wanted, off: 0 };
     if (place === 'flavour-only') return { name, wanted: 'fished out', was: 'fished out', off: 0 };
     if (inAt === null) return { name, wanted, was: 'left out', off: -1 };
     const was = kind === 'grain' ? grainTexture(id, cookValue) : vegetableTexture(id, cookValue);

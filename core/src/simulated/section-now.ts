@@ -1,7 +1,7 @@
 import { pieceOf } from '../meat/piece';
 import { chargesOf } from '../pot/charge';
 import { contentsOf, PACKING } from '../pot/contents';
-import { stickingOf } from '../pot/base-temperature';
+import { fondOf } from '../pot/base-temperature';
 import type { Printer } from '../units/quantity';
 import type { Section } from '../braise/section';
 import type { Forecast } from '../braise/forecast-document';
@@ -33,19 +33,17 @@ export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
   const bare = { ...plan, vegetables: [], grains: [] };
   const full = contentsOf(bare, piece, chargesOf(plan), frame.freeMl);
   const area = full.areaCm2;
-  const grams = [
-    ...plan.vegetables.map((one) => ({ id: one.vegetable, ...one })),
-    ...plan.grains.map((one) => ({ id: one.grain, ...one })),
-  ]
-    .filter(({ id }) => frame.inPot.includes(id))
-    .reduce((sum, one) => sum + one.grams, 0);
+  const inside = f.portions.filter(({ id }) => frame.inPot.includes(id));
+  const grams = inside.reduce((sum, one) => sum + (one.grams ?? 0), 0);
   const heightCm = (cooker.litres * 1000) / area;
-  const sticking = frame.stuck > 0.05 ? stickingOf({ ...plan, deglaze: null }) : 'clean';
+  const sticking = frame.stuck > 0.05 ? fondOf(plan) : 'clean';
   const onBase = Math.max(1, Math.min(f.sear.perBatch, Math.floor(cooker.baseDiameterCm / Math.max(1, lengthCm))));
   const count = inPot ? piece.count : onBase;
-  const names = frame.inPot.length > 0 ? `, ${frame.inPot.join(', ')} in it` : '';
+  const what = inside.map(({ name }) => name).join(', ');
+  const names = what === '' ? '' : `, ${what} in it`;
   return {
     stage: 'lid-on',
+    moment: { kind: 'lid', run: 1 },
     title: 'Now',
     diameterCm: cooker.baseDiameterCm,
     heightCm,
@@ -58,7 +56,7 @@ export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
         ? { lengthCm: Math.min(lengthCm, cooker.baseDiameterCm), heightCm: thicknessCm, count }
         : null,
     topCm: grams / PACKING.plants / area,
-    topWhat: frame.inPot.join(', '),
+    topWhat: what,
     sticking,
     fillLineCm: f.fill.limit * heightCm,
     minimumLineCm: f.liquid.minimumMl / area,

@@ -7,6 +7,7 @@ import { toughnessOf } from '../plan/learnt';
 import type { Phase } from '../pot/pot-model';
 import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signal } from './cooker-device';
 import { FAULT_WORDS, type FaultId } from './faults';
+import { moveOf } from '../method/moves';
 import { handsBegin, handsEnd } from './hands';
 import { SimulatedKitchen, type KitchenOdds, type MeatPlace } from './kitchen';
 import { seeded, type Random } from './random';
@@ -46,7 +47,7 @@ export interface Frame {
   readonly meat: MeatPlace;
   /** How far the faces are browned, minutes at 170 °C; null before the sear. */
   readonly browned: number | null;
-  /** Ids of what is in the pot beside the meat. */
+  /** Portions in the pot beside the meat. */
   readonly inPot: readonly string[];
   readonly signals: readonly Signal[];
 }
@@ -148,9 +149,7 @@ export class SimulatedCook {
       heat: scattered(this.random, HEAT_CV),
     };
     const sizes = new Map(
-      f.stages.flatMap(({ items }) =>
-        items.flatMap((item) => (item.vegetable === undefined ? [] : [[item.vegetable, item.sizeCm] as const])),
-      ),
+      f.stages.flatMap(({ items }) => items.map(({ portion, sizeCm }) => [portion, sizeCm] as const)),
     );
     const plan = { ...f.plan, ...f.placed };
     this.kitchen = new SimulatedKitchen(plan, setup.scatter ? drawn : { toughness: 1, heat: 1 }, sizes);
@@ -193,14 +192,14 @@ export class SimulatedCook {
     return this.state.steps
       .filter(
         ({ step, startedAt, doneAt }) =>
-          /pressure$/.test(step.id) && !step.id.startsWith('second') && startedAt !== null && doneAt !== null,
+          step.run === 1 && moveOf(step.moves, 'hold') !== undefined && startedAt !== null && doneAt !== null,
       )
       .reduce((sum, { startedAt, doneAt }) => sum + ((doneAt ?? 0) - (startedAt ?? 0)) / 60_000, 0);
   }
 
   /** By how many minutes the valve was opened before its time. */
   get ventedEarly(): number {
-    const natural = this.state.steps.find(({ step }) => step.id === 'natural');
+    const natural = this.state.steps.find(({ step }) => step.run === 1 && moveOf(step.moves, 'leave') !== undefined);
     if (!natural || natural.startedAt === null || natural.doneAt === null || this.pinFellByItself) return 0;
     return Math.max(0, natural.step.minutes - (natural.doneAt - natural.startedAt) / 60_000);
   }
@@ -262,7 +261,7 @@ export class SimulatedCook {
       if (itself && !this.kitchen.device.electric) continue;
       const { now } = this.folded;
       // While a burnt pot is let down to be cleared, its pin says nothing of the run to come.
-      if ((signal === 'pinDown' || signal === 'ended') && now?.step.section === 'Load') continue;
+      if ((signal === 'pinDown' || signal === 'ended') && now?.step.section === 'load') continue;
       if (!itself && (this.byHand || now === null || (now.step.done !== kind && now.step.otherwise?.done !== kind)))
         continue;
       this.take(this.make(kind, { byCooker: true }));
@@ -277,7 +276,7 @@ export class SimulatedCook {
     this.events.push(event);
     this.folded = next;
     const { now } = next;
-    if (now && now.step.id !== before) this.work(() => handsBegin(this.kitchen, this.f, now.step));
+    if (now && now.step.id !== before) this.work(() => handsBegin(this.kitchen, now.step));
     return true;
   }
 
@@ -361,7 +360,7 @@ export class SimulatedCook {
       const otherwise = i === upTo && kind !== step.done && kind === step.otherwise?.done;
       const minutes = this.minutesAhead(step.id);
       this.work(() => {
-        if (i > position) handsBegin(this.kitchen, this.f, step);
+        if (i > position) handsBegin(this.kitchen, step);
         refused = handsEnd(this.kitchen, this.f, step, { otherwise, minutes });
       });
     }
@@ -402,7 +401,7 @@ export class SimulatedCook {
     told('started', plannedMs, {});
     for (const { step } of this.folded.steps) {
       const task = this.f.clock.tasks.find(({ id }) => id === step.task);
-      if (step.section !== 'Board' || !task) return;
+      if (step.section !== 'board' || !task) return;
       // What the plan has beside the heating pot is done by then too: in a rehearsal there is nothing to cut.
       const minute = Math.min(fromMinute, task.startMinute + task.minutes);
       told('stepDone', plannedMs + minute * 60_000, { step: step.id });
@@ -518,7 +517,7 @@ export class SimulatedCook {
       stuck: Math.round(kitchen.stuckShare * 100) / 100,
       meat: kitchen.meatAt,
       browned: kitchen.browned === null ? null : round(kitchen.browned),
-      inPot: kitchen.plants.filter(({ where }) => where === 'pot').map(({ id }) => id),
+      inPot: kitchen.plants.filter(({ where }) => where === 'pot').map(({ portion }) => portion),
       signals,
     });
   }

@@ -1,9 +1,34 @@
 import { isCheck } from '../clock/cook-state';
+import type { GuideStep } from '../clock/guide-step';
+import { moveOf, type MoveKind } from '../method/moves';
 import { TOLD_BY_COOKER } from './cooker-device';
 import type { SimulatedCook } from './simulated-cook';
 
 /** Done at once: what the forecast gives no minutes to. */
-const AT_ONCE = /^(board-|heat-on|saute-off|load|lock|valve|natural|vent|check)/;
+const AT_ONCE: ReadonlySet<MoveKind> = new Set([
+  'ready',
+  'rinse',
+  'trim',
+  'cut',
+  'dry',
+  'wipe-ice',
+  'unmarinate',
+  'rub',
+  'salt',
+  'heat',
+  'heat-off',
+  'lock',
+  'start',
+  'leave',
+  'vent',
+  'try',
+]);
+
+/** What goes in before the first lid takes no time either: the pot stands cold or keeps its heat. */
+function isAtOnce({ moves, section }: GuideStep): boolean {
+  const kind = moves[0]?.kind;
+  return section === 'load' || (kind !== undefined && AT_ONCE.has(kind));
+}
 /** A pot that is not there by then never will be, minutes. */
 const LONGEST = 240;
 /** After so many burn errors nothing is mended by going on. */
@@ -54,11 +79,11 @@ export function steadyHand(
     }
     if (step.done === 'pinUp') waitFor(() => run.kitchen.pot.pinIsUp);
     else if (step.done === 'pinDown') waitFor(() => !run.kitchen.pot.pinIsUp);
-    else if (step.id === 'natural') {
+    else if (moveOf(step.moves, 'leave')) {
       const end = run.seconds + step.minutes * 60;
       waitFor(() => run.seconds >= end - 1e-6 || isOver());
       if (isOver()) continue;
-    } else if (step.counts || !AT_ONCE.test(step.id)) wait(step.minutes);
+    } else if (step.counts || !isAtOnce(step)) wait(step.minutes);
     say(step.done);
   }
 }

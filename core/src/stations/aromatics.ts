@@ -1,4 +1,5 @@
 import { aromaticKind, AROMATIC_GROUPS, type AromaticGroup } from '../larder/aromatics';
+import { isFried } from '../plan/fried';
 import type { Aromatic, Plan } from '../plan/plan';
 
 /** One turn at the hot pot: what goes in together, and for how long. */
@@ -7,6 +8,10 @@ export interface AromaticStep {
   readonly group: AromaticGroup;
   /** Taken out again at once, to be folded in at the end. */
   readonly setAside: boolean;
+  /** Before the meat, and it stays. */
+  readonly first: boolean;
+  /** Places in the plan's list. */
+  readonly indices: readonly number[];
   readonly what: readonly string[];
   readonly grams: number;
   readonly minutes: number;
@@ -35,35 +40,66 @@ function minutesOf(group: AromaticGroup, grams: number): number {
   return Math.min(BASE_MINUTES.most, BASE_MINUTES.least + grams / BASE_MINUTES.gramsAMinute);
 }
 
+/** One turn at the pot, of all that goes in together. */
+interface Turn {
+  readonly id: string;
+  readonly group: AromaticGroup;
+  readonly takes: (item: Aromatic) => boolean;
+  readonly setAside?: boolean;
+  readonly first?: boolean;
+}
+
+const groupOf = ({ ingredient }: Aromatic): AromaticGroup => aromaticKind(ingredient).group;
+const isFirst = (item: Aromatic): boolean => isFried(item) && item.how === 'fried-first';
+const isAside = (item: Aromatic): boolean => isFried(item) && !isFirst(item) && item.then === 'set-aside';
+const isUsual = (item: Aromatic): boolean => isFried(item) && !isFirst(item) && !isAside(item);
+
+const TURNS: readonly Turn[] = [
+  ...AROMATIC_GROUPS.map((group) => ({
+    id: `first-${group}`,
+    group,
+    first: true,
+    takes: (item: Aromatic) => isFirst(item) && groupOf(item) === group,
+  })),
+  { id: 'aside-base', group: 'base', setAside: true, takes: (item) => isAside(item) && groupOf(item) === 'base' },
+  ...AROMATIC_GROUPS.map((group) => ({
+    id: group,
+    group,
+    takes: (item: Aromatic) =>
+      group === 'leaf'
+        ? item.stage === undefined && !isFried(item) && item.how !== 'with-meat'
+        : groupOf(item) === group && (isUsual(item) || (isAside(item) && group !== 'base')),
+  })),
+];
+
 /**
- * The aromatics in the order they go into the pot: what is set aside first, bones, then onion and its like, ginger,
- * ground spices, garlic last; leaves only with the liquid.
+ * The aromatics in the order they go into the pot: what goes in before the meat, what is set aside, bones, then onion and
+ * its like, ginger, ground spices, garlic last; leaves, and what goes in raw, only with the liquid.
  *
  * @param aromatics of a plan, grams each
  * @returns the turns at the pot; leaves as a last step of no minutes
  * @example aromaticSteps([{ ingredient: 'garlic', grams: 10 }, { ingredient: 'onion', grams: 200 }]).length // 2
  */
 export function aromaticSteps(aromatics: readonly Aromatic[]): AromaticStep[] {
-  const present = aromatics.filter((item) => item.grams > 0);
-  const step = (group: AromaticGroup, setAside: boolean): AromaticStep[] => {
-    const items = present.filter(
-      (item) => aromaticKind(item.ingredient).group === group && (item.then === 'set-aside') === setAside,
-    );
-    if (items.length === 0) return [];
-    const grams = items.reduce((sum, item) => sum + item.grams, 0);
+  const present = aromatics.map((item, index) => ({ item, index })).filter(({ item }) => item.grams > 0);
+  return TURNS.flatMap(({ id, group, takes, setAside = false, first = false }): AromaticStep[] => {
+    const here = present.filter(({ item }) => takes(item));
+    if (here.length === 0) return [];
+    const grams = here.reduce((sum, { item }) => sum + item.grams, 0);
     return [
       {
-        id: setAside ? `aside-${group}` : group,
+        id,
         group,
         setAside,
-        what: items.map((item) => aromaticKind(item.ingredient).name),
+        first,
+        indices: here.map(({ index }) => index),
+        what: here.map(({ item }) => item.name ?? aromaticKind(item.ingredient).name),
         grams,
         minutes: minutesOf(group, grams),
         note: setAside ? 'Take them out again: they are folded in at the end.' : NOTES[group],
       },
     ];
-  };
-  return [...step('base', true), ...AROMATIC_GROUPS.flatMap((group) => step(group, false))];
+  });
 }
 
 /**

@@ -1,4 +1,3 @@
-import { cutById } from '../larder/cuts';
 import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
 import type { Plan } from '../plan/plan';
 
@@ -42,20 +41,4 @@ export function yieldOf(plan: Pick<Plan, 'meat' | 'sear' | 'servings'>, meanC: n
     portions: Math.max(1, Math.floor(raw / A_PERSON.usual)),
     rawEach: raw / Math.max(1, plan.servings),
   };
-}
-
-/**
- * Whether the meat is sliced or pulled, and what to look out for.
- *
- * @example platingWords({ target: 'pulls', meat: plan.meat }).startsWith('Pull') // true
- */
-export function platingWords(plan: Pick<Plan, 'target' | 'meat'>): string {
-  const bone = plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0;
-  if (plan.target === 'pulls') {
-    return `Pull it with two forks on a separate plate${bone ? ', looking for splinters of bone' : ''}, and put it back into some of the reduced sauce.`;
-  }
-  if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {
-    return 'Slice it across the grain once it has rested, and lay the slices into the sauce to warm through.';
-  }
-  return 'Lift the pieces out first, finish the sauce, and put them back to warm through.';
 }

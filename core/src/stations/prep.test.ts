@@ -2,7 +2,8 @@ import { aromaticKind } from '../larder/aromatics';
 import { printerFor } from '../units/quantity';
 import { planFor } from '../testing/fixtures';
 import { aromaticMinutes, aromaticSteps } from './aromatics';
-import { apartTasks, bowlsOf, prepSteps } from './prep';
+import { forecast } from '../braise/forecast';
+import { bowlsOf, prepSteps } from '../words/prep-list';
 import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
 
 const METRIC = printerFor('metric');
@@ -13,7 +14,9 @@ test('a sauce made apart that is sautéed twice has two tasks of its own, and a 
     { ingredient: 'salsa-thin', grams: 200, when: 'on-top' as const, apart: { steps: [...steps], swillMl: 50 } },
   ];
   const plan = planFor('goat-neck', 'slices', 1600, { additions });
-  const ids = apartTasks(plan, METRIC).map(({ id }) => id);
+  const ids = forecast(plan)
+    .clock.tasks.filter(({ work }) => work.kind === 'apart')
+    .map(({ id }) => id);
   expect(ids).toEqual(['apart-1-saute', 'apart-1-blend', 'apart-1-saute-2', 'apart-1-saute-3', 'apart-1-swill']);
 });
 
@@ -76,7 +79,7 @@ describe('the board', () => {
 
   test('vegetables first, raw meat last; trimmed, cut, dried, rubbed, salted in that order', () => {
     const steps = prepSteps(plan, METRIC);
-    expect(steps.map(({ id }) => id)).toEqual(['plants', 'trim', 'cut', 'dry', 'rub', 'salt']);
+    expect(steps.map(({ kind }) => kind)).toEqual(['ready', 'trim', 'cut', 'dry', 'rub', 'salt']);
     expect(steps.findIndex(({ meat }) => meat)).toBe(1);
   });
 
@@ -84,17 +87,19 @@ describe('the board', () => {
     const ahead = prepSteps(
       {
         ...plan,
-        meat: { ...plan.meat, salted: 'ahead', marinade: { ml: 150, hours: 12, pouredIn: true } },
+        meat: { ...plan.meat, salted: 'ahead', marinade: { ml: 150, hours: 12, then: 'poured-in' } },
       },
       METRIC,
     );
     expect(ahead.slice(0, 2).map(({ when }) => when)).toEqual(['ahead', 'ahead']);
-    expect(ahead.some(({ id }) => id === 'salt')).toBe(false);
-    expect(prepSteps(planFor('beef-brisket-cured', 'whole', 1800), METRIC).map(({ id }) => id)).toContain('rinse');
+    expect(ahead.some(({ kind }) => kind === 'salt')).toBe(false);
+    const cured = prepSteps(planFor('beef-brisket-cured', 'whole', 1800), METRIC).map(({ kind }) => kind);
+    expect(cured).toContain('rinse');
+    expect(cured).not.toContain('salt');
   });
 
   test('bowls by the moment they go in, and every gram in exactly one', () => {
-    const bowls = bowlsOf(plan);
+    const bowls = bowlsOf(forecast(plan), METRIC);
     expect(bowls.map(({ moment }) => moment)).toEqual([
       'Into the hot fat',
       'Last, half a minute before the liquid',
@@ -106,8 +111,8 @@ describe('the board', () => {
   });
 
   test('a sauce made apart: toast, soak, sauté, blend with the lid vented, strain, swill', () => {
-    const tasks = apartTasks(
-      {
+    const tasks = forecast(
+      planFor('goat-neck', 'slices', 1600, {
         additions: [
           {
             ingredient: 'chilli-blend',
@@ -116,13 +121,12 @@ describe('the board', () => {
             apart: { steps: ['toast', 'soak', 'saute', 'blend', 'strain'], swillMl: 240 },
           },
         ],
-      },
-      METRIC,
-    );
+      }),
+    ).clock.tasks.filter(({ work }) => work.kind === 'apart');
     expect(tasks).toHaveLength(6);
-    expect(tasks[3]?.text).toMatch(/blend.*lid vented/);
-    expect(tasks.find(({ text }) => text.includes('soak'))?.handsOn).toBe(false);
-    expect(tasks.at(-1)?.text).toContain('240 ml');
+    expect(tasks[3]?.label).toMatch(/blend.*lid vented/);
+    expect(tasks.find(({ label }) => label.includes('soak'))?.handsOn).toBe(false);
+    expect(tasks.at(-1)?.label).toContain('240 ml');
   });
 });
 

@@ -4,11 +4,12 @@ import { ConductionBody } from '../physics/conduction/body';
 import { PLAN_DEFAULTS } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { seriesTerms } from '../testing/series';
-import { planFor } from '../testing/fixtures';
+import { finishedFor, planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { coolStew, leftovers } from './leftovers';
 import { yieldOf } from './plate';
-import { finishSauce, fishedOut, reductionMlPerMinute, starchFor, type Finish, type SauceBase } from './sauce';
+import type { Finish } from '../braise/finish';
+import { reductionMlPerMinute, starchFor, type SauceBase } from './sauce';
 
 const METRIC = printerFor('metric');
 const BASE: SauceBase = {
@@ -18,11 +19,10 @@ const BASE: SauceBase = {
   heaterW: 850,
   boilingC: 100,
   softGrams: 0,
-  lift: false,
 };
 const finished = (finish: Partial<Plan['finish']>, base: Partial<SauceBase> = {}, more: Partial<Plan> = {}): Finish => {
   const plan = planFor('beef-chuck', 'chunks', 1200, more);
-  return finishSauce({ ...plan, finish: { ...PLAN_DEFAULTS.finish, ...finish } }, { ...BASE, ...base }, METRIC);
+  return finishedFor({ ...plan, finish: { ...PLAN_DEFAULTS.finish, ...finish } }, { ...BASE, ...base });
 };
 
 describe('thickening', () => {
@@ -69,7 +69,16 @@ describe('the finish', () => {
 
   test('far too much: ladle out first, reduce a few minutes, then starch for what is left', () => {
     const f = finished({ sauceMl: 350, thickener: 'potato-starch', body: 'coating' });
-    expect(f.steps.map(({ id }) => id)).toEqual(['ladle', 'skim', 'reduce', 'thicken', 'rest', 'season']);
+    expect(f.steps.map(({ kind }) => kind)).toEqual([
+      'lift',
+      'ladle',
+      'skim',
+      'reduce',
+      'thicken',
+      'put-back',
+      'rest',
+      'season',
+    ]);
     expect(f.ladleOutMl).toBeGreaterThan(100);
     expect(f.reduceMinutes).toBeLessThanOrEqual(8.5);
     expect(f.sauceMl - f.waterMl).toBeGreaterThan(330);
@@ -94,7 +103,7 @@ describe('the finish', () => {
       ],
       vegetables: [{ vegetable: 'celery', grams: 80, texture: 'soft', place: 'flavour-only' }],
     });
-    expect(fishedOut(plan)).toEqual(['bay leaves', 'garlic, whole heads', 'carrot, diced', 'spent celery', 'bones']);
+    expect(finishedFor(plan, BASE).fishOut).toEqual(['bay leaves', 'garlic, whole heads', 'carrot, diced', 'spent celery', 'bones']);
   });
 
   test('dairy goes in off the heat and after the boil, salt last of all; a hot blender is vented', () => {

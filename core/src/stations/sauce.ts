@@ -1,11 +1,7 @@
-import { aromaticKind } from '../larder/aromatics';
-import { liquidById, liquidWord } from '../larder/liquids';
+import { cutById } from '../larder/cuts';
 import { CORNSTARCH_PER_240_ML, thickenerById } from '../larder/thickeners';
-import { vegetableById } from '../larder/vegetables';
 import { latentHeatJPerKg } from '../physics/steam';
 import type { Plan } from '../plan/plan';
-import { listed } from '../units/list';
-import type { Printer } from '../units/quantity';
 
 /** Cold water for a slurry, over the starch's own volume. Common practice: 1 to 1.5. */
 const SLURRY_WATER = 1.25;
@@ -18,27 +14,23 @@ const SKIMMED = 0.9;
 /** What of a thickened vegetable binds, as cornstarch, g/g: a soft one blended in, a floury potato as it falls apart. From memory. */
 const BLENDED_STARCH = 0.02;
 
-/** A step of the finish, in the order it is done. */
-export interface FinishStep {
-  readonly id:
-    'fish-out' | 'lift' | 'ladle' | 'skim' | 'strain' | 'blend' | 'reduce' | 'thicken' | 'after' | 'rest' | 'season';
-  readonly text: string;
-  readonly minutes: number;
-  readonly handsOn: boolean;
-}
-
-/** The sauce, solved. */
-export interface Finish {
+/** The sauce, solved: figures alone. */
+export interface SauceFigures {
+  readonly ladleOutMl: number;
+  readonly reduceMinutes: number;
+  /** What it is reduced to, before any starch, ml. */
+  readonly reducedMl: number;
   readonly thickenerGrams: number;
   readonly waterMl: number;
-  readonly reduceMinutes: number;
-  readonly ladleOutMl: number;
+  /** Enough starch to be worth a slurry. */
+  readonly thickens: boolean;
   readonly sauceMl: number;
+  /** Left on it, ml. */
   readonly fatMl: number;
-  readonly fishOut: readonly string[];
-  readonly steps: readonly FinishStep[];
-  /** One line for the station's head. */
-  readonly text: string;
+  /** Taken off, ml; 0 where nothing is skimmed. */
+  readonly skimMl: number;
+  /** The meat has bones that are fished out. */
+  readonly bones: boolean;
 }
 
 /** What the pot holds when its last lid is off. */
@@ -52,8 +44,6 @@ export interface SauceBase {
   readonly boilingC: number;
   /** Vegetables that are soft or falling apart, g. */
   readonly softGrams: number;
-  /** Vegetables that should stay as they are. */
-  readonly lift: boolean;
 }
 
 /**
@@ -87,53 +77,22 @@ export function starchFor(
   return { grams, waterMl: (grams / density) * SLURRY_WATER };
 }
 
-/** What is lifted out before the sauce is finished. */
-export function fishedOut(plan: Pick<Plan, 'aromatics' | 'vegetables' | 'meat' | 'target'>): string[] {
-  const aromatics = plan.aromatics
-    .filter(
-      ({ ingredient, then, grams }) =>
-        grams > 0 && (then === 'fish-out' || (then === undefined && aromaticKind(ingredient).fishedOut)),
-    )
-    .map(({ ingredient }) => aromaticKind(ingredient).name.toLowerCase());
-  const vegetables = plan.vegetables
-    .filter(({ place }) => place === 'flavour-only')
-    .map(({ vegetable }) => `spent ${vegetableById(vegetable).name.toLowerCase()}`);
-  const bones = plan.meat.boneIn && plan.target === 'pulls' ? ['bones'] : [];
-  return [...aromatics, ...vegetables, ...bones];
-}
-
-/** Grams, with spoons beside them for who measures so. */
-function spoons(grams: number, gramsATablespoon: number): string {
-  const halves = Math.max(1, Math.round((grams / gramsATablespoon) * 2)) / 2;
-  const whole = Math.floor(halves);
-  return `${whole > 0 ? whole : ''}${halves % 1 === 0 ? '' : '½'} tbsp`;
-}
+/** Less is not worth a spoon, ml. */
+const WORTH_SKIMMING_ML = 10;
+/** Less is not worth a slurry, g. */
+const WORTH_STIRRING_G = 0.5;
 
 /**
  * Solves the finish: what to ladle out and keep, how long to reduce, how much starch in how much cold water, for the
  * wanted body and amount. Reducing is for what a few minutes take away; more than that is ladled out first.
  *
- * @param plan its finish, and what goes in after pressure
+ * @param plan its finish
  * @param base what the pot holds
- * @param print the cook's units
- * @returns the steps in order; salt and acid last, dairy off the heat
+ * @returns ml, minutes and grams
+ * @example solveSauce(plan, { freeMl: 400, fatMl: 40, starchG: 0, heaterW: 850, boilingC: 100, softGrams: 0 }).skimMl // 36
  */
-export function finishSauce(
-  plan: Pick<Plan, 'finish' | 'aromatics' | 'vegetables' | 'meat' | 'target' | 'additions'>,
-  base: SauceBase,
-  print: Printer,
-): Finish {
+export function solveSauce(plan: Pick<Plan, 'finish' | 'meat'>, base: SauceBase): SauceFigures {
   const { finish } = plan;
-  const volume = (ml: number): string => print.quantity('volume', ml);
-  const steps: FinishStep[] = [];
-  const add = (id: FinishStep['id'], text: string, minutes: number, handsOn = true): number =>
-    steps.push({ id, text, minutes, handsOn });
-
-  const fishOut = fishedOut(plan);
-  if (fishOut.length > 0) add('fish-out', `Fish out ${listed(fishOut)}`, 1);
-  if (base.lift) {
-    add('lift', 'Lift the vegetables out onto the dish: left in the hot sauce they go on softening', 2);
-  }
   const rate = reductionMlPerMinute(base.heaterW, base.boilingC);
   const reduced = (minutes: number): number => Math.min(base.freeMl, minutes * rate);
   const wanted = finish.sauceMl === null ? null : Math.min(finish.sauceMl, base.freeMl);
@@ -155,56 +114,20 @@ export function finishSauce(
   // What was bound before goes out with what is ladled out.
   const bound = base.freeMl > 0 ? base.starchG * (kept / base.freeMl) : 0;
   const blended = finish.blend ? base.softGrams * BLENDED_STARCH : 0;
-  const sauceMl = Math.max(0, kept - reduced(reduceMinutes));
-
-  if (ladleOutMl >= 1) add('ladle', `Ladle ${volume(ladleOutMl)} out and keep it: broth for later`, 1);
-  const fatMl = finish.skim ? base.fatMl * (1 - SKIMMED) : base.fatMl;
-  if (finish.skim && base.fatMl >= 10) {
-    add(
-      'skim',
-      `Take the fat off with a spoon or a separator, about ${volume(base.fatMl * SKIMMED)}; keep it for frying`,
-      3,
-    );
-  }
-  if (finish.strain) add('strain', 'Strain it', 2);
-  if (finish.blend) add('blend', 'Blend the soft vegetables in: half full at most, lid vented, a cloth over it', 3);
-  if (reduceMinutes > 0) {
-    add('reduce', `Reduce ${reduceMinutes} min on full sauté, lid off, to ${volume(sauceMl)}`, reduceMinutes, false);
-  }
-  const { grams, waterMl } = starchFor(finish.thickener, finish.body, sauceMl, bound + blended);
-  if (finish.thickener !== 'none' && grams >= 0.5) {
-    const { name, gramsATablespoon, how } = thickenerById(finish.thickener);
-    const amount =
-      print.system === 'metric'
-        ? `${Math.round(grams)} g of ${name} (${spoons(grams, gramsATablespoon)})`
-        : `${spoons(grams, gramsATablespoon)} of ${name}`;
-    add('thicken', `Stir ${amount} into ${volume(waterMl)} of cold water, pour it in and stir; ${how}`, 3);
-  }
-  const after = plan.additions.filter(({ when, grams: g }) => when === 'after' && g > 0);
-  for (const { ingredient, grams: g } of after) {
-    const { kind, starchEquivalent } = liquidById(ingredient);
-    const what = `${print.quantity('mass', g)} of ${liquidWord(ingredient)}`;
-    if (kind === 'dry' && starchEquivalent > 0) {
-      // Dry into hot sauce it makes lumps, and raw it tastes of flour. Common practice.
-      add('after', `Whisk ${what} smooth with cold water, stir it in; simmer 5 min, until the raw taste is gone`, 6);
-    } else {
-      add('after', `${kind === 'dairy' ? 'Off the heat, stir in' : 'Stir in'} ${what}`, 1);
-    }
-  }
-  if (finish.restMinutes > 0) {
-    add('rest', `Rest ${Math.round(finish.restMinutes)} min: it thickens as it cools`, finish.restMinutes, false);
-  }
-  add('season', 'Fresh herbs and acid now; salt last, by taste', 1);
-  const thick = grams >= 0.5 ? `, ${finish.body}` : '';
+  const reducedMl = Math.max(0, kept - reduced(reduceMinutes));
+  const { grams, waterMl } = starchFor(finish.thickener, finish.body, reducedMl, bound + blended);
+  const thickens = finish.thickener !== 'none' && grams >= WORTH_STIRRING_G;
+  const skims = finish.skim && base.fatMl >= WORTH_SKIMMING_ML;
   return {
+    ladleOutMl,
+    reduceMinutes,
+    reducedMl,
     thickenerGrams: grams,
     waterMl,
-    reduceMinutes,
-    ladleOutMl,
-    sauceMl: sauceMl + (grams >= 0.5 ? waterMl : 0),
-    fatMl,
-    fishOut,
-    steps,
-    text: `${volume(sauceMl)} of sauce${thick}`,
+    thickens,
+    sauceMl: reducedMl + (thickens ? waterMl : 0),
+    fatMl: finish.skim ? base.fatMl * (1 - SKIMMED) : base.fatMl,
+    skimMl: skims ? base.fatMl * SKIMMED : 0,
+    bones: plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0,
   };
 }

@@ -75,7 +75,7 @@ describe('the sear', () => {
     const salted = (minutes: number | undefined): string | null =>
       wetSurface({ salted: 'ahead', saltedMinutes: minutes, marinade: null });
     expect([undefined, 2, 20, 60, 1440].map(salted)).toEqual([null, null, 'salt', null, null]);
-    expect(wetSurface({ salted: 'just-before', marinade: { ml: 100, hours: 2, pouredIn: true } })).toBe('marinade');
+    expect(wetSurface({ salted: 'just-before', marinade: { ml: 100, hours: 2, then: 'poured-in' } })).toBe('marinade');
     const wet = searPlan(eightRibs, HARD, POT, { salted: 'ahead', saltedMinutes: 20, marinade: null });
     expect(wet.minutesPerBatch).toBe(searPlan(eightRibs, HARD, POT).minutesPerBatch + 2);
   });

@@ -104,7 +104,7 @@ export function wetSurface(meat: Pick<Meat, 'salted' | 'saltedMinutes' | 'marina
 
 /** True for a cut that comes out of a cure and is rinsed. */
 export function isCured(meat: Pick<Meat, 'cut'>): boolean {
-  return cutById(meat.cut).id.endsWith('-cured');
+  return cutById(meat.cut).cured;
 }
 
 /**
@@ -166,8 +166,9 @@ export function searPlan(
   const wet = wetSurface(meat);
   const [first, other] = SIDE_MINUTES[sear.school];
   const firstMinutes = first * factor + (wet === null ? 0 : WET_MINUTES);
-  const faces =
-    other === 0
+  const faces = sear.faceMinutes
+    ? sear.faceMinutes.map((minutes) => minutes * factor)
+    : other === 0
       ? [firstMinutes]
       : Array.from({ length: FACES[piece.form] }, (_, i) => (i === 0 ? firstMinutes : other * factor));
   const minutesPerBatch = faces.reduce((sum, minutes) => sum + minutes, 0);

@@ -2,9 +2,10 @@ import * as fc from 'fast-check';
 import { VEGETABLES } from '../larder/vegetables';
 import type { Plan } from '../plan/plan';
 import type { Stretch } from '../pot/pressure-run';
-import { SECOND_MINUTES, type SecondRunTrial } from '../pot/second-run';
+import { SECOND_MINUTES, type SecondRunTrial } from '../pot/later-stage';
 import { grainCookValue, grainTexture, textureWindow, vegetableCookValue } from './doneness';
-import { stageVegetables, type PotHistories } from './stages';
+import { planFor } from '../testing/fixtures';
+import { stageVegetables, type PotHistories, type Staging } from './stages';
 
 const ramp = (minutes: number, fromC: number, toC: number): Stretch[] =>
   Array.from({ length: minutes }, (_, i) => ({
@@ -33,6 +34,10 @@ function pot(mainMinutes: number): PotHistories {
     backToBoilMinutes: 3,
   };
 }
+
+/** A plan of nothing but its plants, staged. */
+const staged = (plants: Pick<Plan, 'vegetables' | 'grains'>, histories: PotHistories): Staging =>
+  stageVegetables(planFor('goat-neck', 'slices', 1600, plants), histories);
 
 const veg = (
   vegetable: string,
@@ -65,7 +70,7 @@ function really(
 
 describe('the stages', () => {
   test('three vegetables and freekeh share one second run in which each is as asked', () => {
-    const found = stageVegetables(
+    const found = staged(
       {
         vegetables: [veg('carrot', 'tender'), veg('turnip', 'tender'), veg('cabbage', 'tender')],
         grains: [{ grain: 'freekeh', grams: 120, place: 'auto' }],
@@ -81,7 +86,7 @@ describe('the stages', () => {
   });
 
   test('carrots pinned to the start of a long run go into the sauce, and it says what they would be like in a second run', () => {
-    const found = stageVegetables({ vegetables: [veg('carrot', 'tender', { place: 'start' })], grains: [] }, pot(80));
+    const found = staged({ vegetables: [veg('carrot', 'tender', { place: 'start' })], grains: [] }, pot(80));
     const carrot = found.stages[0]?.items[0];
     expect(carrot).toMatchObject({ place: 'start', pinned: true, texture: 'into-the-sauce', met: false });
     expect(carrot?.elsewhere.find(({ place }) => place === 'second-run')?.texture).toBe('tender');
@@ -89,7 +94,7 @@ describe('the stages', () => {
   });
 
   test('soft and sturdy rides from the start without another opening; what goes into the sauce does too', () => {
-    const found = stageVegetables(
+    const found = staged(
       { vegetables: [veg('beetroot', 'soft'), veg('leek', 'into-the-sauce')], grains: [] },
       pot(40),
     );
@@ -99,7 +104,7 @@ describe('the stages', () => {
 
   test('strong brassicas never ride from the start, whatever is asked of them', () => {
     for (const id of ['cauliflower', 'broccoli', 'brussels-sprout']) {
-      const found = stageVegetables({ vegetables: [veg(id, 'into-the-sauce')], grains: [] }, pot(40));
+      const found = staged({ vegetables: [veg(id, 'into-the-sauce')], grains: [] }, pot(40));
       expect(found.stages[0]?.place).not.toBe('start');
     }
   });
@@ -109,7 +114,7 @@ describe('the stages', () => {
       vegetables: [veg('carrot', 'tender', { sizeCm: 6, place: 'second-run' }), veg('cabbage', 'tender')],
       grains: [],
     } as const;
-    const found = stageVegetables({ vegetables: [...plan.vegetables], grains: [] }, pot(60));
+    const found = staged({ vegetables: [...plan.vegetables], grains: [] }, pot(60));
     const carrot = found.stages.flatMap(({ items }) => items).find(({ vegetable }) => vegetable === 'carrot');
     expect(carrot?.sizeCm).toBe(6);
     if (carrot?.met === false) expect(carrot.suggestedSizeCm).toBeLessThan(6);
@@ -117,13 +122,13 @@ describe('the stages', () => {
 
   test('a soaked bean rides the long run, rice does not (common practice)', () => {
     const at = (grain: string): string | undefined =>
-      stageVegetables({ vegetables: [], grains: [{ grain, grams: 150, place: 'auto' }] }, pot(45)).stages[0]?.place;
+      staged({ vegetables: [], grains: [{ grain, grams: 150, place: 'auto' }] }, pot(45)).stages[0]?.place;
     expect(at('chickpea-soaked')).toBe('start');
     expect(at('rice-white')).not.toBe('start');
   });
 
   test('flavour only is thrown away: nothing is asked of it', () => {
-    const found = stageVegetables(
+    const found = staged(
       { vegetables: [veg('carrot', 'crisp', { place: 'flavour-only' })], grains: [] },
       pot(60),
     );
@@ -150,7 +155,7 @@ describe('whatever is asked', () => {
     fc.assert(
       fc.property(items, fc.integer({ min: 15, max: 90 }), (asked, minutes) => {
         const histories = pot(minutes);
-        const { stages } = stageVegetables(
+        const { stages } = staged(
           { vegetables: asked.map((one) => ({ ...one, grams: 300, place: 'auto' })), grains: [] },
           histories,
         );
@@ -173,7 +178,7 @@ describe('whatever is asked', () => {
       fc.property(items, fc.integer({ min: 20, max: 80 }), (asked, minutes) => {
         const histories = pot(minutes);
         const vegetables = asked.map((one) => ({ ...one, grams: 300, place: 'auto' as const }));
-        const found = stageVegetables({ vegetables, grains: [] }, histories);
+        const found = staged({ vegetables, grains: [] }, histories);
         if (!found.allMet || found.stages.some(({ place }) => place === 'folded-in')) return;
         const extra = (names: readonly string[]): number =>
           Number(names.includes('second-run')) + Number(names.includes('simmer'));
@@ -188,7 +193,7 @@ describe('whatever is asked', () => {
           );
           if (strong || extra(chosen) >= fewest) continue;
           const pinned = vegetables.map((one, i) => ({ ...one, place: chosen[i] ?? 'start' }));
-          if (stageVegetables({ vegetables: pinned, grains: [] }, histories).allMet) fewest = extra(chosen);
+          if (staged({ vegetables: pinned, grains: [] }, histories).allMet) fewest = extra(chosen);
         }
         expect(extra(found.stages.map(({ place }) => place))).toBeLessThanOrEqual(fewest);
       }),
@@ -203,7 +208,7 @@ describe('whatever is asked', () => {
         fc.integer({ min: 10, max: 90 }),
         (grain, minutes) => {
           const histories = pot(minutes);
-          const [stage] = stageVegetables(
+          const [stage] = staged(
             { vegetables: [], grains: [{ grain, grams: 100, place: 'auto' }] },
             histories,
           ).stages;

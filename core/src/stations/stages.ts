@@ -1,9 +1,11 @@
 import { grainById } from '../larder/grains';
 import { vegetableById } from '../larder/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
-import type { PLACES, Plan, TEXTURES } from '../plan/plan';
+import { portionsOf, type PortionId } from '../plan/portions';
+import type { Plan, Release, StageId, StageKind, TEXTURES } from '../plan/plan';
+import { stageOf } from '../plan/stage-settings';
 import type { Stretch } from '../pot/pressure-run';
-import { SECOND_MINUTES, type SecondRunTrial } from '../pot/second-run';
+import { SECOND_MINUTES, type SecondRunTrial } from '../pot/later-stage';
 import {
   grainCookValue,
   grainTexture,
@@ -16,7 +18,8 @@ import {
   type GrainDoneness,
 } from './doneness';
 
-export type Place = Exclude<(typeof PLACES)[number], 'auto'>;
+/** Where something goes: from the start, for its flavour alone, or a stage by its id. */
+export type Place = StageId;
 type Wanted = (typeof TEXTURES)[number];
 
 /** Sizes a vegetable may be cut to, over its usual one. */
@@ -37,7 +40,9 @@ const WITHIN = 1e-9;
 /** Something that is staged: a vegetable or a grain. */
 interface Item {
   readonly kind: 'vegetable' | 'grain';
+  readonly portion: PortionId;
   readonly id: string;
+  readonly name: string;
   readonly grams: number;
   readonly wanted: Wanted;
   /** Smallest dimension the cook has fixed, cm. */
@@ -58,6 +63,7 @@ interface Outcome {
 
 /** A vegetable or grain where it goes, and what it will be like. */
 export interface StagedItem {
+  readonly portion: PortionId;
   readonly vegetable?: string;
   readonly grain?: string;
   readonly name: string;
@@ -71,6 +77,8 @@ export interface StagedItem {
   readonly cookValue: number;
   readonly texture: Doneness | GrainDoneness;
   readonly met: boolean;
+  /** Water that a grain needs and does not get, ml: short of it, it is hard. */
+  readonly missingMl: number;
   /** In a simmer: minutes before the end at which it goes in. */
   readonly minutesBeforeEnd: number | null;
   /** What it would be like elsewhere, at this size. */
@@ -81,11 +89,15 @@ export interface StagedItem {
 /** A stage of the pot with what goes in at it. */
 export interface Stage {
   readonly place: Place;
+  /** What it is; "start" for what is in before the first lid. */
+  readonly kind: StageKind | 'start';
+  /** The cook's own name for it; empty where it has none. */
+  readonly name: string;
   /** Under pressure, or open. */
   readonly minutes: number;
   readonly reheatMinutes: number;
   readonly releaseMinutes: number;
-  readonly release: 'quick' | null;
+  readonly release: Release['method'] | null;
   readonly items: readonly StagedItem[];
 }
 
@@ -108,23 +120,44 @@ export interface PotHistories {
   readonly simmerC: number;
   /** To bring an opened pot back to the boil. */
   readonly backToBoilMinutes: number;
+  /** The run whose length is sought; a second run when nothing is said. */
+  readonly trial?: StageId;
+  /** The simmer whose length is sought. */
+  readonly simmer?: StageId;
+  /** Stages whose minutes the cook has fixed: what goes in at one goes through all of this. */
+  readonly fixed?: readonly { readonly id: StageId; readonly history: readonly Stretch[] }[];
+  /** Stages in the order they are done. */
+  readonly order?: readonly StageId[];
 }
 
-function itemsOf(plan: Pick<Plan, 'vegetables' | 'grains'>): Item[] {
+const trialOf = (pot: PotHistories): StageId => pot.trial ?? 'second-run';
+const simmerOf = (pot: PotHistories): StageId => pot.simmer ?? 'simmer';
+const FROM_THE_START: ReadonlySet<Place> = new Set(['start', 'flavour-only']);
+
+function itemsOf(plan: Plan): Item[] {
   const pin = (place: Plan['grains'][number]['place']): Place | null => (place === 'auto' ? null : place);
+  const portions = portionsOf(plan);
+  const named = (kind: Item['kind'], i: number): { portion: PortionId; name: string } => {
+    const portion = portions.find((one) => one.kind === kind && one.index === i);
+    return { portion: portion?.id ?? '', name: portion?.name ?? '' };
+  };
   return [
-    ...plan.vegetables.map(({ vegetable, grams, sizeCm, texture, place }): Item => ({
+    ...plan.vegetables.map(({ vegetable, name, grams, sizeCm, texture, place }, i): Item => ({
       kind: 'vegetable',
+      ...named('vegetable', i),
       id: vegetable,
+      name: name ?? vegetableById(vegetable).name,
       grams,
       wanted: texture,
       fixedCm: sizeCm,
       usualCm: vegetableById(vegetable).usualCm,
       pinned: pin(place),
     })),
-    ...plan.grains.map(({ grain, grams, place }): Item => ({
+    ...plan.grains.map(({ grain, name, grams, place }, i): Item => ({
       kind: 'grain',
+      ...named('grain', i),
       id: grain,
+      name: name ?? grainById(grain).name,
       grams,
       wanted: 'tender',
       fixedCm: undefined,
@@ -226,6 +259,8 @@ interface Known {
   /** By length of the second run; empty where there is none. */
   readonly second: readonly Outcome[];
   readonly simmer: { readonly minutes: number; readonly outcome: Outcome } | null;
+  /** In each stage whose minutes are fixed. */
+  readonly fixed: ReadonlyMap<StageId, Outcome>;
 }
 
 function know(item: Item, pot: PotHistories): Known {
@@ -236,6 +271,7 @@ function know(item: Item, pot: PotHistories): Known {
     start: best(through(item, sizesOf(item, SIZES_FROM_START), pot.main)),
     rest: best(through(item, sizesOf(item, SIZES_OFF_HEAT), pot.rest)),
     second: pot.second ? throughSecond(item, pot.second) : [],
+    fixed: new Map((pot.fixed ?? []).map(({ id, history }) => [id, best(through(item, sizesOf(item), history))])),
     simmer:
       minutes === null ? null : { minutes, outcome: outcome(item, usual, simmered(item, usual, minutes, pot.simmerC)) },
   };
@@ -264,19 +300,21 @@ interface Solution {
   readonly stretch: number;
 }
 
-function outcomeAt(known: Known, place: Place, second: number | null): Outcome {
+function outcomeAt(known: Known, place: Place, second: number | null, pot: PotHistories, kind: StageKind | 'start'): Outcome {
   const { item } = known;
-  switch (place) {
+  if (FROM_THE_START.has(place)) return known.start;
+  const fixed = known.fixed.get(place);
+  if (fixed) return fixed;
+  switch (kind) {
     case 'start':
-    case 'flavour-only':
       return known.start;
     case 'off-heat':
       return known.rest;
-    case 'second-run':
-      return (second === null ? undefined : known.second[second]) ?? known.start;
+    case 'pressure':
+      return (second === null || place !== trialOf(pot) ? undefined : known.second[second]) ?? known.start;
     case 'simmer':
       return known.simmer?.outcome ?? known.start;
-    case 'folded-in': {
+    case 'apart': {
       // Cooked apart until it is as it should be.
       const middle =
         item.kind === 'grain'
@@ -287,24 +325,33 @@ function outcomeAt(known: Known, place: Place, second: number | null): Outcome {
   }
 }
 
-function score(known: readonly Known[], places: readonly Place[], second: number | null, pot: PotHistories): Solution {
+type KindOf = (place: Place) => StageKind | 'start';
+
+function score(
+  known: readonly Known[],
+  places: readonly Place[],
+  second: number | null,
+  pot: PotHistories,
+  kindOf: KindOf,
+): Solution {
   let unmet = 0;
   let stretch = 0;
   let simmer = 0;
   known.forEach((one, i) => {
     const place = places[i] as Place;
-    const found = outcomeAt(one, place, second);
+    const found = outcomeAt(one, place, second, pot, kindOf(place));
     if (!found.met && place !== 'flavour-only') unmet += 1;
     stretch += found.stretch;
-    if (place === 'simmer') simmer = Math.max(simmer, one.simmer?.minutes ?? 0);
+    if (place === simmerOf(pot)) simmer = Math.max(simmer, one.simmer?.minutes ?? 0);
   });
-  const hasSecond = places.includes('second-run');
+  const hasSecond = places.includes(trialOf(pot));
   const trial = pot.second;
   return {
     places,
     second: hasSecond ? second : null,
     unmet,
-    stages: Number(hasSecond) + Number(places.includes('simmer')) + (places.includes('folded-in') ? FOLDED_STAGES : 0),
+    stages:
+      Number(hasSecond) + Number(places.includes(simmerOf(pot))) + (places.includes('folded-in') ? FOLDED_STAGES : 0),
     minutes:
       (hasSecond && trial && second !== null
         ? trial.reheatMinutes + (SECOND_MINUTES[second] ?? 0) + (trial.releaseMinutes[second] ?? 0)
@@ -323,28 +370,31 @@ function better(a: Solution, b: Solution): boolean {
 }
 
 /** Places an item that is not pinned may take, the cheapest first, given which stages there are. */
-function choose(known: Known, second: number | null, simmer: boolean, folded: boolean): Place {
+function choose(known: Known, second: number | null, simmer: boolean, folded: boolean, pot: PotHistories): Place {
   const { item } = known;
   if (item.pinned) return item.pinned;
   if (known.start.met && !STRONG.has(item.id)) return 'start';
+  // A stage that is done anyway costs nothing.
+  const there = [...known.fixed].find(([, { met }]) => met)?.[0];
+  if (there !== undefined) return there;
   if (known.rest.met) return 'off-heat';
-  if (second !== null && known.second[second]?.met === true) return 'second-run';
-  if (simmer && known.simmer?.outcome.met === true) return 'simmer';
+  if (second !== null && known.second[second]?.met === true) return trialOf(pot);
+  if (simmer && known.simmer?.outcome.met === true) return simmerOf(pot);
   if (folded) return 'folded-in';
   // Nothing will do: where it misses by least trouble.
-  if (second !== null && known.second.length > 0) return 'second-run';
-  if (simmer && known.simmer) return 'simmer';
+  if (second !== null && known.second.length > 0) return trialOf(pot);
+  if (simmer && known.simmer) return simmerOf(pot);
   return STRONG.has(item.id) ? 'off-heat' : 'start';
 }
 
-function solve(known: readonly Known[], pot: PotHistories): Solution {
+function solve(known: readonly Known[], pot: PotHistories, kindOf: KindOf): Solution {
   const lengths: (number | null)[] = [null, ...(pot.second ? SECOND_MINUTES.map((_, i) => i) : [])];
   let found: Solution | null = null;
   for (const second of lengths) {
     for (const simmer of [false, true]) {
       for (const folded of [false, true]) {
-        const places = known.map((one) => choose(one, second, simmer, folded));
-        const next = score(known, places, second, pot);
+        const places = known.map((one) => choose(one, second, simmer, folded, pot));
+        const next = score(known, places, second, pot, kindOf);
         if (found === null || better(next, found)) found = next;
       }
     }
@@ -353,19 +403,19 @@ function solve(known: readonly Known[], pot: PotHistories): Solution {
 }
 
 /** Places that make sense to compare with. */
-const COMPARED: readonly Place[] = ['start', 'second-run', 'off-heat'];
+const compared = (pot: PotHistories): Place[] => ['start', trialOf(pot), 'off-heat'];
 /** Length of a second run to compare with where there is none, minutes. Common practice. */
 const USUAL_SECOND = SECOND_MINUTES.indexOf(3);
 
-function staged(known: Known, place: Place, second: number | null, pot: PotHistories): StagedItem {
+function staged(known: Known, place: Place, second: number | null, pot: PotHistories, kindOf: KindOf): StagedItem {
   const { item } = known;
-  const chosen = outcomeAt(known, place, second);
+  const chosen = outcomeAt(known, place, second, pot, kindOf(place));
   const trial = pot.second;
   // What is told is what the pot was asked, not what lies between.
   const here =
-    place === 'second-run' && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
+    place === trialOf(pot) && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
   const fixed = { ...item, fixedCm: here.sizeCm };
-  const elsewhere = COMPARED.filter((other) => other !== place && !(other === 'second-run' && !trial)).map((other) => {
+  const elsewhere = compared(pot).filter((other) => other !== place && !(other === trialOf(pot) && !trial)).map((other) => {
     const found =
       other === 'start'
         ? through(fixed, [here.sizeCm], pot.main)[0]
@@ -377,40 +427,56 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
     return { place: other, texture: (found ?? here).texture };
   });
   return {
+    portion: item.portion,
     ...(item.kind === 'vegetable' ? { vegetable: item.id } : { grain: item.id }),
-    name: item.kind === 'vegetable' ? vegetableById(item.id).name : grainById(item.id).name,
+    name: item.name,
     grams: item.grams,
     wanted: item.wanted,
     place,
     pinned: item.pinned !== null,
     sizeCm: here.sizeCm,
-    suggestedSizeCm: suggestion(item, here, place, second, pot),
+    suggestedSizeCm: suggestion(item, here, place, second, pot, kindOf(place)),
     cookValue: here.cookValue,
     texture: here.texture,
     met: here.met || place === 'flavour-only',
-    minutesBeforeEnd: place === 'simmer' ? (known.simmer?.minutes ?? null) : null,
+    missingMl: 0,
+    minutesBeforeEnd: place === simmerOf(pot) && !known.fixed.has(place) ? (known.simmer?.minutes ?? null) : null,
     elsewhere,
     note: item.kind === 'vegetable' ? vegetableById(item.id).note : grainById(item.id).note,
   };
 }
 
 /** The size that would be right here, where the cook's own is not, or where the solver's differs from the usual. */
-function suggestion(item: Item, here: Outcome, place: Place, second: number | null, pot: PotHistories): number | null {
-  if (item.kind === 'grain' || place === 'flavour-only' || place === 'folded-in' || place === 'simmer') return null;
+function suggestion(
+  item: Item,
+  here: Outcome,
+  place: Place,
+  second: number | null,
+  pot: PotHistories,
+  kind: StageKind | 'start',
+): number | null {
+  if (item.kind === 'grain' || place === 'flavour-only' || kind === 'apart' || place === simmerOf(pot)) return null;
   if (item.fixedCm === undefined) return here.met && here.stretch > 0.12 ? here.sizeCm : null;
   if (here.met) return null;
   const sizes = SIZES.map((share) => share * item.usualCm);
   const outcomes =
-    place === 'second-run'
-      ? pot.second && second !== null
+    place === trialOf(pot) && pot.second
+      ? second !== null
         ? (bySize(item, pot.second)[second] ?? [])
         : []
-      : through(item, sizes, place === 'off-heat' ? pot.rest : pot.main);
+      : through(item, sizes, kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main));
   const found = outcomes.filter(({ met }) => met).sort((a, b) => a.stretch - b.stretch)[0];
   return found?.sizeCm ?? null;
 }
 
-const ORDER: readonly Place[] = ['start', 'flavour-only', 'second-run', 'simmer', 'off-heat', 'folded-in'];
+const fixedAt = (pot: PotHistories, place: Place): readonly Stretch[] | undefined =>
+  pot.fixed?.find(({ id }) => id === place)?.history;
+
+/** Places in the order of the evening. */
+function orderOf(pot: PotHistories): Place[] {
+  const between = pot.order ?? ['second-run', 'simmer'];
+  return [...new Set(['start', 'flavour-only', ...between, 'off-heat', 'folded-in'])];
+}
 
 /**
  * Finds the plan with the fewest openings that meets every texture: on top from the start, one second pressure run, an
@@ -422,33 +488,36 @@ const ORDER: readonly Place[] = ['start', 'flavour-only', 'second-run', 'simmer'
  * @returns stages in order; a texture it says is met is met
  * Accuracy: sizes on a grid of eleven from half to twice the usual; lengths of the second run on {@link SECOND_MINUTES}.
  */
-export function stageVegetables(plan: Pick<Plan, 'vegetables' | 'grains'>, pot: PotHistories): Staging {
+export function stageVegetables(plan: Plan, pot: PotHistories): Staging {
+  const kindOf: KindOf = (place) => (FROM_THE_START.has(place) ? 'start' : stageOf(plan, place).kind);
   const known = itemsOf(plan).map((item) => know(item, pot));
   if (known.length === 0) return { stages: [], openings: 1, allMet: true };
-  const solution = solve(known, pot);
-  const items = known.map((one, i) => staged(one, solution.places[i] as Place, solution.second, pot));
-  const stages = ORDER.flatMap((place): Stage[] => {
+  const solution = solve(known, pot, kindOf);
+  const items = known.map((one, i) => staged(one, solution.places[i] as Place, solution.second, pot, kindOf));
+  const stages = orderOf(pot).flatMap((place): Stage[] => {
     const here = items.filter((item) => item.place === place);
     if (here.length === 0) return [];
-    const second = place === 'second-run' && pot.second && solution.second !== null;
+    const second = place === trialOf(pot) && pot.second && solution.second !== null;
+    const simmers = place === simmerOf(pot);
+    const settings = FROM_THE_START.has(place) ? null : stageOf(plan, place);
     return [
       {
         place,
+        kind: kindOf(place),
+        name: settings?.name ?? '',
         minutes: second
           ? (SECOND_MINUTES[solution.second ?? 0] ?? 0)
-          : place === 'simmer'
-            ? Math.max(...here.map(({ minutesBeforeEnd }) => minutesBeforeEnd ?? 0))
-            : 0,
-        reheatMinutes: second ? pot.second.reheatMinutes : place === 'simmer' ? pot.backToBoilMinutes : 0,
+          : (settings?.minutes ?? (simmers ? Math.max(...here.map(({ minutesBeforeEnd }) => minutesBeforeEnd ?? 0)) : 0)),
+        reheatMinutes: second ? pot.second.reheatMinutes : simmers ? pot.backToBoilMinutes : 0,
         releaseMinutes: second ? (pot.second.releaseMinutes[solution.second ?? 0] ?? 0) : 0,
-        release: second ? 'quick' : null,
+        release: settings?.kind === 'pressure' ? (settings.release?.method ?? 'quick') : null,
         items: here,
       },
     ];
   });
   return {
     stages,
-    openings: solution.places.includes('second-run') ? 2 : 1,
+    openings: solution.places.includes(trialOf(pot)) ? 2 : 1,
     allMet: items.every(({ met }) => met),
   };
 }

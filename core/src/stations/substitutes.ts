@@ -48,7 +48,7 @@ function cutChanges(from: Cut, to: Cut): string {
  */
 export function cutSubstitutes(meat: Pick<Plan['meat'], 'cut' | 'form'>): Substitute[] {
   const from = cutById(meat.cut);
-  return CUTS.filter((cut) => cut.id !== from.id && cut.forms.includes(meat.form) && !cut.id.endsWith('-cured'))
+  return CUTS.filter((cut) => cut.id !== from.id && cut.forms.includes(meat.form) && !cut.cured)
     .sort((a, b) => distance(from, a) - distance(from, b))
     .slice(0, SHOWN)
     .map((cut) => ({ id: cut.id, name: cutTitle(cut), changes: cutChanges(from, cut) }));

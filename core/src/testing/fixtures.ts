@@ -2,10 +2,16 @@ import { DEFAULT_COOKER, DEFAULT_KITCHEN, newPlan } from '../plan/defaults';
 import { pieceOf, type Piece } from '../meat/piece';
 import type { TimesFor } from '../braise/times';
 import { forecast } from '../braise/forecast';
-import { guideOf } from '../braise/guide';
+import { guideOf } from '../words/guide';
 import type { Guide } from '../clock/guide-step';
 import { printerFor } from '../units/quantity';
-import type { Meat, Plan } from '../plan/plan';
+import type { Meat, Plan, PlannedStage } from '../plan/plan';
+import { stageOf } from '../plan/stage-settings';
+import { place } from '../method/place';
+import { portionsOf, thickenerPortion } from '../plan/portions';
+import { solveSauce, type SauceBase } from '../stations/sauce';
+import { finishWords } from '../words/finish-words';
+import type { Finish } from '../braise/finish';
 
 /** A plan by the sentence's words, with whatever else a test sets. Practice figures: for tests only. */
 export function planFor(
@@ -17,6 +23,26 @@ export function planFor(
 ): Plan {
   const plan = newPlan({ cut, form, grams });
   return { ...plan, ...more, meat: { ...plan.meat, ...meat } };
+}
+
+/** Hervir's second run and simmer, with something of them changed. */
+export function secondRun(change: Partial<PlannedStage>): PlannedStage[] {
+  const usual = { stages: [] };
+  return [
+    { ...stageOf(usual, 'second-run'), ...change },
+    { ...stageOf(usual, 'simmer'), ...change, takeOutMl: 0 },
+  ];
+}
+
+/** The finish of a plan alone, for a pot that holds what is given. */
+export function finishedFor(plan: Plan, base: SauceBase): Finish {
+  const print = printerFor('metric');
+  const sauce = solveSauce(plan, base);
+  const starch = thickenerPortion(plan, sauce.thickens ? sauce.thickenerGrams : 0);
+  const portions = [...portionsOf(plan), ...(starch ? [starch] : [])];
+  const minutes = { preheat: 0, toPin: 10, toTimer: 12, pressure: 30, release: 15 };
+  const method = place(plan, { ...minutes, portions, sears: [], later: [], sauce, meatsInPot: [0] });
+  return finishWords({ plan, portions, print, sizes: new Map(), sauce, caution: () => null }, method);
 }
 
 /** What the examples in the doc comments speak of. */

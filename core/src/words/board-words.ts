@@ -1,0 +1,52 @@
+import { SALT_WORDS } from './hours';
+import type { Move } from '../method/moves';
+import { cutName, cutList, named, type Told } from './told';
+
+/** The sentence of a move at the board, or of the days before; null for a move that is not made there. */
+export function boardSentence(told: Told, move: Move): string | null {
+  const { print } = told;
+  switch (move.kind) {
+    case 'salt-ahead':
+      return `${SALT_WORDS(move.minutes)}: salt the ${cutName(told, move.portion)}, uncovered in the fridge`;
+    case 'marinate':
+      return `${SALT_WORDS(move.hours * 60)}: ${cutName(told, move.portion)} into its marinade, in the fridge`;
+    case 'unmarinate':
+      return `Lift the ${cutName(told, move.portion)} out of its marinade; ${move.then === 'thrown' ? 'throw that away' : 'keep it'}`;
+    case 'ready':
+      return readySentence(told, move);
+    case 'rinse':
+      return `Rinse the ${cutName(told, move.portion)}; its spice is laid on top later`;
+    case 'trim':
+      return `Trim the hard fat off, ${print.quantity('mass', move.grams)}; leave some`;
+    case 'cut':
+      return `Cut the ${cutName(told, move.portion)}`;
+    case 'dry':
+      return `Pat the ${cutName(told, move.portion)} dry`;
+    case 'wipe-ice':
+      return `Wipe the ice off the ${cutName(told, move.portion)}; it stays frozen`;
+    case 'rub':
+      return `Rub it with ${print.quantity('mass', rubGrams(told, move.rub))}`;
+    case 'salt':
+      return 'Salt it as the pot heats, not before';
+    default:
+      return null;
+  }
+}
+
+const rubGrams = ({ portions }: Told, id: string): number => portions.find((one) => one.id === id)?.grams ?? 0;
+
+function readySentence(told: Told, { how, portions, board }: Extract<Move, { kind: 'ready' }>): string {
+  const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+  switch (how) {
+    case 'pick-over':
+      return `${upper(named(told, portions))}: pick over and rinse`;
+    case 'rinse':
+      return `${upper(named(told, portions))}: rinse`;
+    case 'weigh-out':
+      return `${upper(named(told, portions))}: weigh out`;
+    case 'wash':
+      return `Wash ${named(told, portions)}`;
+    case 'wash-and-cut':
+      return board === 'meat' ? `Cut ${named(told, portions)}` : `Wash and cut ${cutList(told, portions)}`;
+  }
+}

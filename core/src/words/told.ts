@@ -1,0 +1,83 @@
+import { vegetableById } from '../larder/vegetables';
+import { cutById, cutTitle } from '../larder/cuts';
+import type { Meat, Plan } from '../plan/plan';
+import type { Portion, PortionId } from '../plan/portions';
+import type { SauceFigures } from '../stations/sauce';
+import { listed } from '../units/list';
+import type { Printer } from '../units/quantity';
+
+/** All that a sentence about a move may need: the plan as it is placed, its portions, and the cook's units. */
+export interface Told {
+  readonly plan: Plan;
+  readonly portions: readonly Portion[];
+  readonly print: Printer;
+  /** Smallest dimension that a vegetable is cut to, cm. */
+  readonly sizes: ReadonlyMap<PortionId, number>;
+  readonly sauce: SauceFigures;
+  /** The text of a caution that applies, at a lid where it belongs to one; null where it does not apply. */
+  readonly caution: (code: string, run?: number) => string | null;
+}
+
+/** The portions of a move, in its order. */
+export function portionsOfMove({ portions }: Told, ids: readonly PortionId[]): Portion[] {
+  return ids.flatMap((id) => portions.find((portion) => portion.id === id) ?? []);
+}
+
+/** "turnip, freekeh and the bay": names in the middle of a sentence. */
+export const named = (told: Told, ids: readonly PortionId[]): string =>
+  listed(portionsOfMove(told, ids).map(({ name }) => name));
+
+/** "40 g of tomato paste", "400 ml of stock or broth". */
+export function measured({ print }: Told, { name, grams, ml }: Portion): string {
+  if (ml !== null) return `${print.quantity('volume', ml)} of ${name}`;
+  return grams === null ? name : `${print.quantity('mass', grams)} of ${name}`;
+}
+
+export const measuredList = (told: Told, ids: readonly PortionId[]): string =>
+  listed(portionsOfMove(told, ids).map((portion) => measured(told, portion)));
+
+/** A vegetable with how it is cut, where its name does not say so already. */
+export function cutTo(told: Told, portion: Portion): string {
+  const { plan, print, sizes } = told;
+  const size = sizes.get(portion.id);
+  if (portion.kind !== 'vegetable' || size === undefined || size <= 0) return portion.name;
+  const { asNamed } = vegetableById(portion.food ?? '');
+  if (!asNamed) return `${portion.name} in ${print.quantity('length', size)} pieces`;
+  const own = plan.vegetables[portion.index]?.sizeCm;
+  return own === undefined ? portion.name : `${portion.name}, ${print.quantity('length', own)} thick`;
+}
+
+export const cutList = (told: Told, ids: readonly PortionId[]): string =>
+  listed(portionsOfMove(told, ids).map((portion) => cutTo(told, portion)));
+
+/** The cut of a meat portion. */
+export function meatOf({ plan }: Told, { index }: Pick<Portion, 'index'>): Meat {
+  return [plan.meat, ...plan.otherMeats][index] ?? plan.meat;
+}
+
+/** What a cut is called: the cook's own name, or the larder's. */
+export const cutName = (told: Told, id: PortionId): string => {
+  const [portion] = portionsOfMove(told, [id]);
+  if (!portion) return 'meat';
+  const meat = meatOf(told, portion);
+  return meat.name ?? cutTitle(cutById(meat.cut));
+};
+
+/** "meat" where there is one cut, its names where there are several. */
+export function meatWords(told: Told, ids: readonly PortionId[]): string {
+  return told.plan.otherMeats.length === 0 ? 'meat' : listed(ids.map((id) => cutName(told, id)));
+}
+
+/** Where the sauce has not been solved. */
+export const NO_SAUCE: SauceFigures = {
+  ladleOutMl: 0,
+  reduceMinutes: 0,
+  reducedMl: 0,
+  thickenerGrams: 0,
+  waterMl: 0,
+  thickens: false,
+  sauceMl: 0,
+  fatMl: 0,
+  skimMl: 0,
+  bones: false,
+};
