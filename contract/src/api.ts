@@ -14,7 +14,7 @@ import {
   photoFileSchema,
   RESULTS,
 } from './log';
-import { cookerSchema, planSchema, wallClock } from './plan';
+import { cookerSchema, planSchema, planSchemaV1, wallClock } from './plan';
 import { recipeFileSchema, takenAsSchema } from './recipe';
 import { cookerCommandSchema, paceSchema, rehearsalActSchema, startRehearsalSchema } from './rehearsal';
 
@@ -22,6 +22,9 @@ const id = z.uuid();
 const count = z.number().int().min(0);
 const maybeTime = wallClock.nullable();
 const units = z.enum(UNIT_SYSTEMS);
+
+/** A plan that comes in may be of either version; one that goes out is of today's. */
+const anyPlan = z.union([planSchema, planSchemaV1]);
 
 const fault = z.object({ path: z.string(), problem: z.string(), allowed: z.string() });
 /** How every refusal is said. */
@@ -253,9 +256,9 @@ export const API: Readonly<Record<string, Route>> = {
   'GET /api/clock': get(z.object({ now: wallClock, speed: z.number() })),
   'GET /api/schema/braise-v1.json': get(z.looseObject({})),
   'GET /api/braises': get(z.array(braiseSummary)),
-  'POST /api/braises': post(createSchema.extend({ plan: planSchema }), braise),
+  'POST /api/braises': post(createSchema.extend({ plan: anyPlan }), braise),
   'GET /api/braises/{id}': get(braise),
-  'PUT /api/braises/{id}': post(saveSchema.extend({ plan: planSchema }), braise, 200),
+  'PUT /api/braises/{id}': post(saveSchema.extend({ plan: anyPlan }), braise, 200),
   'DELETE /api/braises/{id}': get(braise),
   'POST /api/braises/{id}/restore': post(undefined, braise, 200),
   'GET /api/braises/{id}/plan.json': get(planSchema),
@@ -270,7 +273,7 @@ export const API: Readonly<Record<string, Route>> = {
   'PUT /api/settings': post(settingsSchema, settingsSchema, 200),
   'GET /api/cooks/running': get(z.array(cook)),
   'GET /api/cooks/stream': file('text/event-stream'),
-  'POST /api/cooks': post(startCookSchema.extend({ plan: planSchema.optional() }), cook),
+  'POST /api/cooks': post(startCookSchema.extend({ plan: anyPlan.optional() }), cook),
   'GET /api/cooks/{id}': get(cook),
   'DELETE /api/cooks/{id}': get(cook),
   'POST /api/cooks/{id}/events': post(eventsSchema, eventsAnswer, 200),
@@ -280,7 +283,7 @@ export const API: Readonly<Record<string, Route>> = {
   'POST /api/cooks/{id}/link/commands': post(cookerCommandSchema, refused, 200),
   'GET /api/cooks/{id}/link/telemetry': file('text/event-stream'),
   'GET /api/rehearsals': get(z.array(rehearsalSummary)),
-  'POST /api/rehearsals': post(startRehearsalSchema.extend({ plan: planSchema.optional() }), rehearsal),
+  'POST /api/rehearsals': post(startRehearsalSchema.extend({ plan: anyPlan.optional() }), rehearsal),
   'GET /api/rehearsals/{id}': get(rehearsal),
   'DELETE /api/rehearsals/{id}': get(rehearsalSummary),
   'POST /api/rehearsals/{id}/acts': post(rehearsalActSchema, refused.extend({ now: rehearsalNow }), 200),
@@ -288,7 +291,7 @@ export const API: Readonly<Record<string, Route>> = {
   'GET /api/rehearsals/{id}/instruments/{instrument}': get(reading),
   'GET /api/rehearsals/{id}/stream': file('text/event-stream'),
   'GET /api/log': get(logPage, { query: logQuerySchema }),
-  'POST /api/log': post(pastCookSchema.extend({ plan: planSchema }), logItem),
+  'POST /api/log': post(pastCookSchema.extend({ plan: anyPlan }), logItem),
   'GET /api/log/charts': get(logCharts),
   'GET /api/log/file.csv': file('text/csv'),
   'POST /api/log/file.csv': { ...post(csvFileSchema, importReport, 200), bodyType: 'text/csv' },

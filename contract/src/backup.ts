@@ -5,10 +5,15 @@ import {
   FAULTS,
   GRADES,
   GUIDE_ALARMS,
+  guideFromV1,
   SECTIONS,
+  SECTIONS_V1,
   unknown,
   type AgainSteps,
   type FactorKind,
+  type Guide,
+  type GuideV1,
+  type Plan,
 } from '@hervir/core';
 import { z } from 'zod';
 import { cookEventSchema } from './cook';
@@ -28,10 +33,12 @@ const sentence = z.string().max(2000);
 const yesNo = z.union([z.literal(0), z.literal(1), z.boolean()]);
 const done = z.enum(COOK_EVENTS);
 
-const guideStepSchema = z.looseObject({
+/** Moves are read as they were written: what does them says no more than their kind to whoever keeps them. */
+const movesSchema = z.array(z.looseObject({ kind: z.string().max(40) })).max(60);
+
+const guideStepCore = {
   id: sentence,
   task: sentence,
-  section: z.enum(SECTIONS),
   title: sentence,
   detail: sentence,
   button: sentence,
@@ -47,33 +54,67 @@ const guideStepSchema = z.looseObject({
   endsByItself: z.boolean(),
   caution: sentence.nullable(),
   waitMinutes: minutes,
+};
+
+const guideStepSchema = z.looseObject({
+  ...guideStepCore,
+  section: z.enum(SECTIONS),
+  moves: movesSchema,
+  run: z.number().int().min(1).max(20).nullable(),
+  broughtInBy: z.enum(['again', 'burn']).nullable(),
 });
+const guideStepSchemaV1 = z.looseObject({ ...guideStepCore, section: z.enum(SECTIONS_V1) });
 
 const AGAIN: readonly (keyof AgainSteps)[] = ['clear', 'lock', 'pin', 'pressure', 'vent', 'pinDown', 'open', 'check'];
 
-/** The guide of a cook as it was when that began: it is read back, never made anew. */
-export const guideSchema = z.looseObject({
+const trackStepCore = { id: sentence, title: sentence, minutes, handsOn: z.boolean(), beforeDinner: minutes };
+
+const guideCore = {
   format: z.literal('hervir/guide'),
-  version: z.literal(1),
-  steps: z.array(guideStepSchema).min(1).max(300),
-  tracks: z
-    .array(
-      z.looseObject({
-        id: sentence,
-        name: sentence,
-        steps: z
-          .array(z.looseObject({ id: sentence, title: sentence, minutes, handsOn: z.boolean(), beforeDinner: minutes }))
-          .max(100),
-      }),
-    )
-    .max(40),
-  again: z.looseObject(Object.fromEntries(AGAIN.map((key) => [key, guideStepSchema]))),
   heatingMinutes: minutes,
   totalMinutes: minutes,
   eatAt: wallClock.nullable(),
   wanted: z.enum(GRADES),
   electric: z.boolean(),
-});
+};
+
+function guideOfSteps<S extends z.ZodType, T extends z.ZodType, V extends number>(version: V, step: S, trackStep: T) {
+  return z.looseObject({
+    ...guideCore,
+    version: z.literal(version),
+    steps: z.array(step).min(1).max(300),
+    tracks: z.array(z.looseObject({ id: sentence, name: sentence, steps: z.array(trackStep).max(100) })).max(40),
+    again: z.looseObject(Object.fromEntries(AGAIN.map((key) => [key, step]))),
+  });
+}
+
+/** The guide of a cook as it was when that began: it is read back, never made anew. */
+export const guideSchema = guideOfSteps(2, guideStepSchema, z.looseObject({ ...trackStepCore, moves: movesSchema }));
+/** As cooks that began under an older Hervir have it. */
+const guideSchemaV1 = guideOfSteps(1, guideStepSchemaV1, z.looseObject(trackStepCore));
+const storedGuideSchema = z.union([guideSchema, guideSchemaV1]);
+
+/**
+ * A guide as the kitchen has kept it, in today's version: a cook in progress goes on.
+ *
+ * @param kept of any version; what is no guide comes back as it is
+ */
+export function storedGuide(kept: unknown): Guide {
+  const guide = kept as Guide | GuideV1 | null;
+  return guide?.version === 1 ? guideFromV1(guide) : (guide as Guide);
+}
+
+/**
+ * A plan as the kitchen has kept it, in today's version.
+ *
+ * @param kept of any version; what cannot be read comes back as it is, for whoever opens it to say so
+ */
+export function storedPlan(kept: unknown): Plan {
+  const plan = kept as { readonly version?: unknown } | null;
+  if (plan?.version !== 1) return kept as Plan;
+  const read = parsePlan(plan);
+  return read.ok ? read.value : (kept as Plan);
+}
 
 const evidence = z.union([
   z.strictObject({ at: z.number().min(-10).max(10) }),
@@ -134,7 +175,7 @@ const TABLE_ROWS = {
     braise_id: id.nullish(),
     name: words,
     plan,
-    guide: guideSchema,
+    guide: storedGuideSchema,
     units: z.enum(UNIT_SYSTEMS),
     started_at: wallClock,
     finished_at: wallClock.nullish(),

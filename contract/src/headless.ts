@@ -1,4 +1,4 @@
-import { forecast } from '@hervir/core';
+import { forecast, guideOf, portionsIn, printerFor, type Plan } from '@hervir/core';
 import { faultLine, type Fault } from './fault';
 import { readPlan } from './plan';
 
@@ -24,6 +24,37 @@ function refused(faults: readonly Fault[]): CommandResult {
  * @example forecastCommand('{}').exitCode // 2
  */
 export function forecastCommand(text: string): CommandResult {
+  return command(text, (plan) => forecast(plan));
+}
+
+/**
+ * The guide of a plan without a server: plan text in, every step out, with its title, detail, button, minutes, caution and
+ * the portions it moves.
+ *
+ * @param text of the plan file
+ * @returns the guide as one JSON document and 0; or one line a fault and 2
+ * @example guideCommand('{}').exitCode // 2
+ */
+export function guideCommand(text: string): CommandResult {
+  return command(text, (plan) => {
+    const f = forecast(plan);
+    const guide = guideOf(f, printerFor('metric'));
+    const names = new Map(f.portions.map(({ id, name }) => [id, name]));
+    return {
+      ...guide,
+      steps: guide.steps.map((step) => ({
+        ...step,
+        portions: [...new Set(step.moves.flatMap((move) => portionsIn(move)))].map((id) => ({
+          id,
+          name: names.get(id) ?? id,
+        })),
+      })),
+    };
+  });
+}
+
+/** Reads a plan's text and prints what is made of it; a bad one is refused, a line each fault. */
+function command(text: string, make: (plan: Plan) => object): CommandResult {
   if (text.length > LARGEST_PLAN_BYTES) {
     return refused([
       {
@@ -43,5 +74,5 @@ export function forecastCommand(text: string): CommandResult {
   }
   const read = readPlan(input);
   if (!read.ok) return refused(read.faults);
-  return { stdout: `${JSON.stringify(forecast(read.value), null, 2)}\n`, stderr: '', exitCode: 0 };
+  return { stdout: `${JSON.stringify(make(read.value), null, 2)}\n`, stderr: '', exitCode: 0 };
 }

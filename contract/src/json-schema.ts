@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { backupSchema } from './backup';
 import { cookEventSchema } from './cook';
 import { logEntrySchema } from './log';
-import { planSchema } from './plan';
+import { planSchema, planSchemaV1 } from './plan';
 
 /** A document of the contract, as it is published: its file in docs/schema, its title, and the schema that reads it. */
 const PUBLISHED: Readonly<Record<string, { readonly title: string; readonly schema: z.ZodType }>> = {
-  'braise-v1': { title: 'Hervir plan, version 1', schema: planSchema },
+  'braise-v1': { title: 'Hervir plan, version 1', schema: planSchemaV1 },
+  'braise-v2': { title: 'Hervir plan, version 2', schema: planSchema },
   'cook-event-v1': { title: 'Hervir event of a cook, version 1', schema: cookEventSchema },
   'backup-v1': { title: 'Hervir backup, version 1', schema: backupSchema },
   'log-entry-v1': { title: 'Hervir entry of the log, version 1', schema: logEntrySchema },
@@ -32,5 +33,5 @@ export function publishedSchemas(): Record<string, Record<string, unknown>> {
  * grows faster than the format.
  */
 export function planJsonSchema(): Record<string, unknown> {
-  return publishedSchemas()['braise-v1'] as Record<string, unknown>;
+  return publishedSchemas()['braise-v2'] as Record<string, unknown>;
 }

@@ -329,9 +329,7 @@ export const planSchema = z.strictObject({
   version: z.literal(2),
   meat: z.strictObject(meatFields),
   otherMeats: z
-    .array(
-      z.strictObject({ ...meatFields, goesIn: stageId.default('start'), comesOut: stageId.default('end') }),
-    )
+    .array(z.strictObject({ ...meatFields, goesIn: stageId.default('start'), comesOut: stageId.default('end') }))
     .max(2)
     .default([]),
   sear: z
@@ -398,7 +396,9 @@ export const planSchema = z.strictObject({
 export type PlanInput = z.input<typeof planSchema>;
 
 /** What depends on other keys, the same in both versions: bone by cut, liquid by cooker, stovetop figures. */
-const boned = <T extends { cut: string; form: Form; boneIn?: boolean | undefined }>(meat: T): T & { boneIn: boolean } => ({
+const boned = <T extends { cut: string; form: Form; boneIn?: boolean | undefined }>(
+  meat: T,
+): T & { boneIn: boolean } => ({
   ...meat,
   boneIn: meat.boneIn ?? usuallyBoneIn(meat.cut, meat.form),
 });
@@ -453,7 +453,8 @@ function strayIds(plan: Plan): Fault[] {
   });
   const seen = new Set<string>();
   for (const { id, path } of portionsOf(plan)) {
-    if (seen.has(id)) faults.push({ path: `${path}.id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
+    if (seen.has(id))
+      faults.push({ path: `${path}.id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
     seen.add(id);
   }
   return faults;

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { forecast } from '../braise/forecast';
+import { forecast } from '../braise/forecast/forecast';
 import { planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import type { Resource } from '../plan/plan';

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
-import { forecast } from '../braise/forecast';
-import { guideOf } from '../words/guide';
+import { forecast } from '../braise/forecast/forecast';
+import { guideOf } from '../braise/guide/guide';
 import { planFor } from '../testing/fixtures';
 import type { Plan } from '../plan/plan';
 import { printerFor } from '../units/quantity';

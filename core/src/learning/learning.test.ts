@@ -1,9 +1,9 @@
-import { forecast } from '../braise/forecast';
-import { guideOf } from '../words/guide';
+import { forecast } from '../braise/forecast/forecast';
+import { guideOf } from '../braise/guide/guide';
 import { cookState } from '../clock/cook-state';
 import type { CookEvent } from '../clock/cook-events';
 import { GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Grade } from '../meat/tenderness';
-import { bodyAsCooked } from '../braise/as-cooked';
+import { bodyAsCooked } from '../braise/forecast/as-cooked';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
 import { seeded, type Random } from '../simulated/random';

@@ -2,7 +2,7 @@ import type { PressureTimes } from '../clock/pressure-times';
 import { pressureTimes } from '../clock/pressure-times';
 import type { CookState } from '../clock/cook-state';
 import type { SectionId } from '../clock/guide-step';
-import { bodyAsCooked } from '../braise/as-cooked';
+import { bodyAsCooked } from '../braise/forecast/as-cooked';
 import { toughnessBounds, type Grade } from '../meat/tenderness';
 import { cutById } from '../larder/cuts';
 import type { Plan } from '../plan/plan';

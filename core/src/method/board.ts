@@ -62,7 +62,9 @@ const MEATY: ReadonlySet<string> = new Set(['bacon', 'bones']);
 const gramsOf = (portions: readonly Portion[]): number => portions.reduce((sum, { grams }) => sum + (grams ?? 0), 0);
 const idsOf = (portions: readonly Portion[]): PortionId[] => portions.map(({ id }) => id);
 
-function aromaticsOf(portions: readonly Portion[]): { readonly portion: Portion; readonly how: ReadyHow; readonly meaty: boolean }[] {
+function aromaticsOf(
+  portions: readonly Portion[],
+): { readonly portion: Portion; readonly how: ReadyHow; readonly meaty: boolean }[] {
   return portions
     .filter(({ kind }) => kind === 'aromatic')
     .map((portion) => {
@@ -105,7 +107,11 @@ function vegetableBoard(portions: readonly Portion[], later: readonly Portion[])
 }
 
 /** What is done to one cut: hours before, and tonight. */
-function meatBoard(meat: Meat, index: number, portions: readonly Portion[]): { ahead: BoardMove[]; tonight: BoardMove[] } {
+function meatBoard(
+  meat: Meat,
+  index: number,
+  portions: readonly Portion[],
+): { ahead: BoardMove[]; tonight: BoardMove[] } {
   const own = portionAt(portions, 'meat', index);
   if (!own) return { ahead: [], tonight: [] };
   const portion = own.id;
@@ -160,7 +166,9 @@ export function boardOf(plan: Plan, portions: readonly Portion[]): Board {
   const meats = [plan.meat, ...plan.otherMeats].map((meat, i) => meatBoard(meat, i, portions));
   const meaty = aromaticsOf(portions).filter((one) => one.meaty);
   const later = plan.cutLater
-    ? portions.filter(({ kind, index }) => kind === 'vegetable' && !FROM_THE_START.has(plan.vegetables[index]?.place ?? ''))
+    ? portions.filter(
+        ({ kind, index }) => kind === 'vegetable' && !FROM_THE_START.has(plan.vegetables[index]?.place ?? ''),
+      )
     : [];
   return {
     ahead: meats.flatMap(({ ahead }) => ahead),

@@ -22,7 +22,12 @@ export type Move =
   | { readonly kind: 'marinate'; readonly portion: PortionId; readonly marinade: PortionId; readonly hours: number }
   // At the board.
   | ({ readonly kind: 'ready'; readonly how: ReadyHow; readonly board: 'vegetables' | 'meat' | 'none' } & Portions)
-  | { readonly kind: 'unmarinate'; readonly portion: PortionId; readonly marinade: PortionId; readonly then: 'thrown' | 'kept' }
+  | {
+      readonly kind: 'unmarinate';
+      readonly portion: PortionId;
+      readonly marinade: PortionId;
+      readonly then: 'thrown' | 'kept';
+    }
   | { readonly kind: 'rinse' | 'cut' | 'dry' | 'wipe-ice' | 'salt'; readonly portion: PortionId }
   | { readonly kind: 'trim'; readonly portion: PortionId; readonly grams: number }
   | { readonly kind: 'rub'; readonly portion: PortionId; readonly rub: PortionId }
@@ -87,9 +92,19 @@ export type Move =
   | { readonly kind: 'season' }
   | { readonly kind: 'pull' | 'slice'; readonly portions: readonly PortionId[] }
   | { readonly kind: 'crisp'; readonly portions: readonly PortionId[] }
-  | { readonly kind: 'plate'; readonly portions: readonly PortionId[]; readonly from: 'plate' | 'pot'; readonly brothMl: number }
+  | {
+      readonly kind: 'plate';
+      readonly portions: readonly PortionId[];
+      readonly from: 'plate' | 'pot';
+      readonly brothMl: number;
+    }
   // Beside the main work.
-  | { readonly kind: 'apart'; readonly portion: PortionId; readonly step: ApartStep | 'swill'; readonly swill: PortionId | null }
+  | {
+      readonly kind: 'apart';
+      readonly portion: PortionId;
+      readonly step: ApartStep | 'swill';
+      readonly swill: PortionId | null;
+    }
   | ({ readonly kind: 'cook-apart' } & Portions)
   | { readonly kind: 'side'; readonly side: number; readonly task: number };
 

@@ -71,7 +71,14 @@ class Line {
   readonly blocks: Block[] = [];
   private chain: string[] = [];
 
-  add(id: string, work: Work, resource: Resource, steps: readonly Step[], handsOn: boolean, minutes = sum(steps)): void {
+  add(
+    id: string,
+    work: Work,
+    resource: Resource,
+    steps: readonly Step[],
+    handsOn: boolean,
+    minutes = sum(steps),
+  ): void {
     if (minutes <= 0) return;
     this.blocks.push({ id, work, steps, minutes, resource, handsOn, after: this.chain, track: null });
     this.chain = [id];
@@ -93,7 +100,8 @@ class Line {
   }
 }
 
-const sum = (steps: readonly { readonly minutes: number }[]): number => steps.reduce((all, { minutes }) => all + minutes, 0);
+const sum = (steps: readonly { readonly minutes: number }[]): number =>
+  steps.reduce((all, { minutes }) => all + minutes, 0);
 
 function step(id: string, moves: readonly [Move, ...Move[]], minutes: number, hands = true): Step {
   return { id, moves, minutes, hands };
@@ -194,7 +202,8 @@ function searCut(line: Line, plan: Plan, bowls: Bowls, cut: number, sear: SearPl
       };
       return step(`${id}-${face + 1}`, [move], minutes);
     });
-    const recovery = batch < sear.batches ? (sear.minutes - sear.batches * sear.minutesPerBatch) / (sear.batches - 1) : 0;
+    const recovery =
+      batch < sear.batches ? (sear.minutes - sear.batches * sear.minutesPerBatch) / (sear.batches - 1) : 0;
     const recover = recovery < NONE ? [] : [step(`${id}-recover`, [{ kind: 'recover' }], recovery)];
     const work: Work = { kind: 'sear', cut: portion, batch, batches: sear.batches, pieces };
     line.add(id, work, where === 'pot' ? 'pot' : 'side-burner', [...faces, ...recover], true);
@@ -261,7 +270,13 @@ function saute(line: Line, plan: Plan, figures: Figures, bowls: Bowls): void {
     const portion = bowls.at('marinade', i);
     if (marinade?.then !== 'boiled' || portion === null) return;
     const id = `marinade-${i + 1}`;
-    line.add(id, { kind: 'marinade' }, 'pot', [step(id, [{ kind: 'boil-marinade', marinade: portion }], DEGLAZE_MINUTES)], true);
+    line.add(
+      id,
+      { kind: 'marinade' },
+      'pot',
+      [step(id, [{ kind: 'boil-marinade', marinade: portion }], DEGLAZE_MINUTES)],
+      true,
+    );
   });
   const deglaze = bowls.at('deglaze', 0);
   if (plan.deglaze && deglaze !== null && preheat > 0) {
@@ -287,7 +302,10 @@ function loadMoves(plan: Plan, figures: Figures, bowls: Bowls): Move[] {
   const cold = figures.preheat > 0 ? [] : [bowls.at('deglaze', 0)].filter((id): id is PortionId => id !== null);
   const pouredIn = bowls.ids('marinade', (i) => [plan.meat, ...plan.otherMeats][i]?.marinade?.then === 'poured-in');
   return some(
-    put('under', bowls.vegetables(({ place, layer }) => start(place) && layer === 'under')),
+    put(
+      'under',
+      bowls.vegetables(({ place, layer }) => start(place) && layer === 'under'),
+    ),
     plan.rack ? { kind: 'rack' } : null,
     put('in', bowls.cuts(meats)),
     {
@@ -304,11 +322,20 @@ function loadMoves(plan: Plan, figures: Figures, bowls: Bowls): Move[] {
       'stirred-in',
       bowls.additions((item) => item.when === 'stirred-in' && item.stage === undefined),
     ),
-    put('stirred-in', bowls.grains(({ place, layer }) => place === 'start' && layer === 'stirred-in')),
+    put(
+      'stirred-in',
+      bowls.grains(({ place, layer }) => place === 'start' && layer === 'stirred-in'),
+    ),
     put('in', laidIn(plan, bowls)),
     put('in', bowls.others('start')),
-    put('on-top', bowls.vegetables(({ place, layer }) => start(place) && layer !== 'under')),
-    put('levelled', bowls.grains(({ place, layer }) => place === 'start' && layer !== 'stirred-in')),
+    put(
+      'on-top',
+      bowls.vegetables(({ place, layer }) => start(place) && layer !== 'under'),
+    ),
+    put(
+      'levelled',
+      bowls.grains(({ place, layer }) => place === 'start' && layer !== 'stirred-in'),
+    ),
     put(
       'on-top',
       bowls.additions((item) => item.when === 'on-top' && item.stage === undefined),
@@ -334,7 +361,8 @@ function load(line: Line, plan: Plan, figures: Figures, bowls: Bowls): void {
       steps.push(step(`cut-seared-${i + 1}`, [{ kind: 'cut-seared', portion }], meat.grams / speed));
     }
     const flour = bowls.at('flour', i);
-    if (flour !== null) steps.push(step(`flour-${i + 1}`, [{ kind: 'flour', portion: flour, meat: portion }], FLOUR_MINUTES));
+    if (flour !== null)
+      steps.push(step(`flour-${i + 1}`, [{ kind: 'flour', portion: flour, meat: portion }], FLOUR_MINUTES));
   });
   const off = heated ? SAUTE_OFF_MINUTES : 0;
   const moves = listOf(loadMoves(plan, figures, bowls));
@@ -350,7 +378,12 @@ function underTheLid(
   plan: Plan,
   prefix: string,
   run: number,
-  minutes: { readonly toPin: number | null; readonly toTimer: number; readonly pressure: number; readonly release: number },
+  minutes: {
+    readonly toPin: number | null;
+    readonly toTimer: number;
+    readonly pressure: number;
+    readonly release: number;
+  },
   release: Release,
 ): void {
   const counts = plan.cooker.timerStarts === 'pressure';
@@ -396,14 +429,12 @@ function letDown(prefix: string, run: number, minutes: number, release: Release)
   if (release.method === 'natural') return [alone(null, minutes)];
   const { naturalMinutes } = release;
   const byItself = minutes <= naturalMinutes + NONE;
-  return [
-    alone(naturalMinutes, byItself ? minutes : naturalMinutes),
-    fall(byItself ? 0 : minutes - naturalMinutes),
-  ];
+  return [alone(naturalMinutes, byItself ? minutes : naturalMinutes), fall(byItself ? 0 : minutes - naturalMinutes)];
 }
 
 /** How a stage's steps and blocks are told apart: Hervir's own second run and simmer as they always were. */
-const prefixOf = (id: StageId): string => (id === 'second-run' ? 'second-' : id === 'simmer' ? 'simmer-' : `stage-${id}-`);
+const prefixOf = (id: StageId): string =>
+  id === 'second-run' ? 'second-' : id === 'simmer' ? 'simmer-' : `stage-${id}-`;
 
 /** What is done to the open pot before a stage. */
 function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStage, at: number): Move[] {
@@ -441,7 +472,10 @@ function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStag
 
 /** What lay on top is stirred in once the last lid is off. */
 function stirDown(bowls: Bowls): Move {
-  return { kind: 'stir-down', portions: bowls.additions(({ when, stage }) => when === 'on-top' && stage === undefined) };
+  return {
+    kind: 'stir-down',
+    portions: bowls.additions(({ when, stage }) => when === 'on-top' && stage === undefined),
+  };
 }
 
 /** Stages after the first run, in their order. */
@@ -456,7 +490,14 @@ function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
     const filling = Math.max(NONE, REFILL_MINUTES - open);
     if (kind === 'simmer') {
       const heat = settings.heat ?? 'gentle';
-      if (moves) line.add(`${prefix}load`, { kind: 'fill', stage: id, open: true }, 'pot', [step(`${prefix}load`, moves, filling)], true);
+      if (moves)
+        line.add(
+          `${prefix}load`,
+          { kind: 'fill', stage: id, open: true },
+          'pot',
+          [step(`${prefix}load`, moves, filling)],
+          true,
+        );
       const boil = step(`${prefix}heating`, [{ kind: 'boil', stage: id }], reheatMinutes, false);
       line.add(`${prefix}heating`, { kind: 'boil', stage: id }, 'pot', [boil], false);
       const own = id === 'simmer' ? 'simmer' : `${prefix}simmer`;
@@ -471,7 +512,14 @@ function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
     const steps = moves ? [step(`${prefix}load`, moves, Math.max(0, filling - LOCK_MINUTES)), locking] : [locking];
     line.add(`${prefix}load`, { kind: 'fill', stage: id, open: false }, 'pot', steps, true);
     const release = settings.release ?? { method: 'quick', naturalMinutes: 0 };
-    underTheLid(line, plan, prefix, run, { toPin: null, toTimer: reheatMinutes, pressure: minutes, release: releaseMinutes }, release);
+    underTheLid(
+      line,
+      plan,
+      prefix,
+      run,
+      { toPin: null, toTimer: reheatMinutes, pressure: minutes, release: releaseMinutes },
+      release,
+    );
     const tried = bowls.cuts(stage.putIn.filter((cut) => plan.otherMeats[cut - 1]?.goesIn === id));
     line.add(
       `${prefix}open`,
@@ -479,7 +527,9 @@ function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
       'pot',
       [
         step(`${prefix}open`, [{ kind: 'open', run }], LATER_LID_MINUTES),
-        ...(tried.length > 0 ? [step(`${prefix}check`, [{ kind: 'try', portions: tried, run }], OPEN_MINUTES - LID_MINUTES)] : []),
+        ...(tried.length > 0
+          ? [step(`${prefix}check`, [{ kind: 'try', portions: tried, run }], OPEN_MINUTES - LID_MINUTES)]
+          : []),
       ],
       true,
     );
@@ -488,7 +538,11 @@ function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
 }
 
 /** Cooked in a pan of its own on another burner, ready when it is folded in. */
-function cookApart(line: Line, plan: Plan, bowls: Bowls): { readonly blocks: string[]; readonly portions: PortionId[] } {
+function cookApart(
+  line: Line,
+  plan: Plan,
+  bowls: Bowls,
+): { readonly blocks: string[]; readonly portions: PortionId[] } {
   const blocks: string[] = [];
   const portions: PortionId[] = [];
   const stages = new Set(
@@ -500,7 +554,9 @@ function cookApart(line: Line, plan: Plan, bowls: Bowls): { readonly blocks: str
     const vegetables = bowls.vegetables(({ place }) => place === stage);
     const grains = bowls.grains(({ place }) => place === stage);
     const minutes = Math.max(
-      ...plan.vegetables.filter(({ place }) => place === stage).map(({ vegetable }) => vegetableById(vegetable).boilMinutes[1]),
+      ...plan.vegetables
+        .filter(({ place }) => place === stage)
+        .map(({ vegetable }) => vegetableById(vegetable).boilMinutes[1]),
       ...plan.grains.filter(({ place }) => place === stage).map(({ grain }) => grainById(grain).boilMinutes[1]),
     );
     const here = [...vegetables, ...grains];
@@ -594,7 +650,9 @@ function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): Portion
       ...bowls.aromatics(({ stage }) => stage !== undefined && offHeat(stage)),
       ...bowls.liquids(({ stage }) => stage !== undefined && offHeat(stage)),
       ...bowls.additions(({ stage }) => stage !== undefined && offHeat(stage)),
-      ...plan.others.flatMap((item, i) => (offHeatOther(plan, item.place) ? [bowls.at('other', i) ?? ''] : [])).filter(Boolean),
+      ...plan.others
+        .flatMap((item, i) => (offHeatOther(plan, item.place) ? [bowls.at('other', i) ?? ''] : []))
+        .filter(Boolean),
     ],
   });
   const whole = plan.meat.form === 'whole' || plan.meat.form === 'rack' || plan.target === 'pulls';
@@ -672,7 +730,12 @@ function plate(line: Line, plan: Plan, figures: Figures, bowls: Bowls, waiting: 
   const moves = some(
     pulled ? { kind: 'pull', portions: waiting } : null,
     sliced ? { kind: 'slice', portions: waiting } : null,
-    { kind: 'plate', portions: [...all, ...bowls.vegetables(({ place }) => place !== 'flavour-only')], from: plan.servedFrom, brothMl: broth },
+    {
+      kind: 'plate',
+      portions: [...all, ...bowls.vegetables(({ place }) => place !== 'flavour-only')],
+      from: plan.servedFrom,
+      brothMl: broth,
+    },
   );
   line.add('plate', { kind: 'plate' }, 'hands', [step('plate', moves as [Move, ...Move[]], PLATE_MINUTES)], true);
 }

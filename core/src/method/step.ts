@@ -10,7 +10,13 @@ export type TaskId = string;
 export type Work =
   | { readonly kind: 'board'; readonly board: 'vegetables' | 'meat' }
   | { readonly kind: 'heat' }
-  | { readonly kind: 'sear'; readonly cut: string; readonly batch: number; readonly batches: number; readonly pieces: number }
+  | {
+      readonly kind: 'sear';
+      readonly cut: string;
+      readonly batch: number;
+      readonly batches: number;
+      readonly pieces: number;
+    }
   | { readonly kind: 'fry'; readonly group: AromaticGroup; readonly setAside: boolean }
   | { readonly kind: 'marinade' }
   | { readonly kind: 'deglaze'; readonly scraped: boolean }

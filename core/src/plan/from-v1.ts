@@ -67,7 +67,9 @@ function stagesOfV1(plan: PlanV1): PlannedStage[] {
  * @returns the plan of version 2
  */
 export function planFromV1(plan: PlanV1): Plan {
-  const { meatInSecondRun: _meat, brothOutMl: _broth, ...kept } = plan;
+  const kept: Omit<PlanV1, 'meatInSecondRun' | 'brothOutMl'> & Partial<PlanV1> = { ...plan };
+  delete kept.meatInSecondRun;
+  delete kept.brothOutMl;
   const { marinade } = plan.meat;
   return {
     ...kept,

@@ -97,10 +97,10 @@ export interface Meat extends Named {
 
 /** A further cut in the same pot. */
 export interface OtherMeat extends Meat {
-  /** The lid it goes in under. */
-  goesIn: 'start' | StageId;
+  /** The stage it goes in at; "start" for the first lid. */
+  goesIn: StageId;
   /** The stage before which it is lifted out; "end" where it stays. */
-  comesOut: 'end' | StageId;
+  comesOut: StageId;
 }
 
 /** A pressure cooker as its owner knows it. */
@@ -180,7 +180,8 @@ export interface PlannedVegetable extends Named {
   grams: number;
   sizeCm?: number | undefined;
   texture: (typeof TEXTURES)[number];
-  place: (typeof PLACES)[number] | StageId;
+  /** One of {@link PLACES}, or a stage of the plan. */
+  place: StageId;
   /** Of what is in from the start: over the meat, or under it. */
   layer?: (typeof LAYERS)[number] | undefined;
 }
@@ -189,7 +190,8 @@ export interface PlannedVegetable extends Named {
 export interface PlannedGrain extends Named {
   grain: string;
   grams: number;
-  place: (typeof PLACES)[number] | StageId;
+  /** One of {@link PLACES}, or a stage of the plan. */
+  place: StageId;
   layer?: (typeof GRAIN_LAYERS)[number] | undefined;
 }
 
@@ -198,8 +200,8 @@ export interface OwnThing {
   id?: string | undefined;
   name: string;
   grams: number;
-  /** Where it goes in: with the first liquid, at a stage, or at the very end. */
-  place: 'start' | 'end' | StageId;
+  /** Where it goes in: "start" with the first liquid, a stage, or "end" at the very last. */
+  place: StageId;
 }
 
 /** A stage after the first run, as the cook wants it. One with nothing in it and no minutes of its own is not done. */

@@ -81,15 +81,27 @@ export function portionsOf(plan: Plan): Portion[] {
   [plan.meat, ...plan.otherMeats].forEach((meat, i) => {
     const path = i === 0 ? 'meat' : `otherMeats[${i - 1}]`;
     const title = meat.name ?? cutTitle(cutById(meat.cut));
-    add('meat', i, path, meat, { food: meat.cut, name: title, grams: meat.grams, celsius: MEAT_C[meat.startsFrom] ?? roomC });
+    add('meat', i, path, meat, {
+      food: meat.cut,
+      name: title,
+      grams: meat.grams,
+      celsius: MEAT_C[meat.startsFrom] ?? roomC,
+    });
     const { marinade, rub, flourGrams } = meat;
     const part = (kind: PortionKind, name: string, grams: number | undefined, ml?: number): void =>
-      add(kind, i, `${path}.${kind}`, { id: `${kind}-${i + 1}` }, { food: kind === 'flour' ? 'flour' : null, name, grams, ml });
+      add(
+        kind,
+        i,
+        `${path}.${kind}`,
+        { id: `${kind}-${i + 1}` },
+        { food: kind === 'flour' ? 'flour' : null, name, grams, ml },
+      );
     if (marinade) part('marinade', 'the marinade', undefined, marinade.ml + (marinade.solidsGrams ?? 0));
     if (rub) part('rub', 'the rub', rub.grams);
     part('flour', 'flour', flourGrams);
   });
-  if (plan.sear.fatMl !== undefined) add('fat', 0, 'sear.fatMl', {}, { food: null, name: 'fat for the pan', ml: plan.sear.fatMl });
+  if (plan.sear.fatMl !== undefined)
+    add('fat', 0, 'sear.fatMl', {}, { food: null, name: 'fat for the pan', ml: plan.sear.fatMl });
   plan.aromatics.forEach((item, i) =>
     add('aromatic', i, `aromatics[${i}]`, item, {
       food: item.ingredient,
@@ -114,7 +126,13 @@ export function portionsOf(plan: Plan): Portion[] {
     add('addition', i, `additions[${i}]`, item, { food: item.ingredient, name, grams: item.grams });
     const swillMl = item.grams > 0 ? item.apart?.swillMl : undefined;
     const path = `additions[${i}].apart`;
-    add('swill', i, path, { id: `swill-${i + 1}` }, { food: 'water', name: 'water that rinses the blender', ml: swillMl });
+    add(
+      'swill',
+      i,
+      path,
+      { id: `swill-${i + 1}` },
+      { food: 'water', name: 'water that rinses the blender', ml: swillMl },
+    );
   });
   plan.vegetables.forEach((item, i) =>
     add('vegetable', i, `vegetables[${i}]`, item, {

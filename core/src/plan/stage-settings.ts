@@ -50,5 +50,7 @@ export function withStage(
 ): { stages: PlannedStage[] } {
   const changed = { ...stageOf(plan, id), ...change };
   const there = plan.stages.some((stage) => stage.id === id);
-  return { stages: there ? plan.stages.map((stage) => (stage.id === id ? changed : stage)) : [...plan.stages, changed] };
+  return {
+    stages: there ? plan.stages.map((stage) => (stage.id === id ? changed : stage)) : [...plan.stages, changed],
+  };
 }

@@ -122,7 +122,9 @@ export function fondOf(plan: Sauteed): Sticking {
 /** Water that fried onion, mushroom, tomato give off after the meat is out, ml: it loosens a fond, if not to the last. */
 export function vegetableWaterMl({ aromatics, sear }: Sauteed): number {
   return aromatics
-    .filter((item) => isFried(item) && item.how !== 'fried-first' && item.then !== 'set-aside' && sear.order === 'meat-first')
+    .filter(
+      (item) => isFried(item) && item.how !== 'fried-first' && item.then !== 'set-aside' && sear.order === 'meat-first',
+    )
     .reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).juiceShare, 0);
 }
 
@@ -222,7 +224,8 @@ const LEAST_SHARE_K = 0.2;
  * @example burnVerdict({ ...plan, deglaze: null }, pieceOf(plan.meat), chargesOf(plan), potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN), [{ minute: 0, liquidC: 115.7, freeMl: 500 }]).level // 'likely'
  */
 export function burnVerdict(
-  plan: Pick<Plan, 'sear' | 'meat' | 'deglaze' | 'aromatics' | 'grains' | 'rack' | 'cooker'> & Partial<Pick<Plan, 'additions'>>,
+  plan: Pick<Plan, 'sear' | 'meat' | 'deglaze' | 'aromatics' | 'grains' | 'rack' | 'cooker'> &
+    Partial<Pick<Plan, 'additions'>>,
   piece: Piece,
   charges: readonly Charge[],
   build: Pick<PotBuild, 'heaterW' | 'lidOnShare'>,

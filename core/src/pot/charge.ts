@@ -51,7 +51,12 @@ export function chargesOf(plan: Plan): Charge[] {
 /** What goes into the hot pot first stands first. */
 const STAGES: readonly ChargeStage[] = ['fried', 'deglaze', 'load', 'on-top', 'later', 'after'];
 /** Flour goes onto the meat before anything is poured; a marinade follows the liquid; the blender is rinsed after its sauce. */
-const FROM: readonly (readonly Charge['from'][])[] = [['flour'], ['deglaze', 'liquids'], ['marinade'], ['additions', 'swill']];
+const FROM: readonly (readonly Charge['from'][])[] = [
+  ['flour'],
+  ['deglaze', 'liquids'],
+  ['marinade'],
+  ['additions', 'swill'],
+];
 const rank = ({ from }: Charge): number => FROM.findIndex((some) => some.includes(from));
 
 type Figures = Pick<Charge, 'stage' | 'at' | 'from' | 'volumeMl' | 'waterMl' | 'starchG'>;
@@ -108,5 +113,11 @@ function chargeOf(plan: Plan, portion: Portion): Charge | null {
   const figures = AS_CHARGE[portion.kind]?.(plan, portion);
   if (!figures) return null;
   const temperatureC = portion.kind === 'marinade' ? FRIDGE_C : portion.celsius;
-  return { ...figures, portion: portion.id, what: portion.name.replace(/^the /, ''), index: portion.index, temperatureC };
+  return {
+    ...figures,
+    portion: portion.id,
+    what: portion.name.replace(/^the /, ''),
+    index: portion.index,
+    temperatureC,
+  };
 }

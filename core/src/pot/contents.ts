@@ -77,7 +77,10 @@ export function fillsPot(solids: Solids, freeMl: number, baseDiameterCm: number)
   const areaCm2 = baseAreaM2(baseDiameterCm) * 10_000;
   const { plantsMl, grainMl: grain, pastesMl } = solids;
   const meatMl = solids.meats.reduce((sum, { ml }) => sum + ml, 0);
-  const meatBedMl = solids.meats.reduce((sum, { ml, single }) => sum + ml / (single ? PACKING.whole : PACKING.pieces), 0);
+  const meatBedMl = solids.meats.reduce(
+    (sum, { ml, single }) => sum + ml / (single ? PACKING.whole : PACKING.pieces),
+    0,
+  );
   const rackCm = solids.rack ? RACK_CM : 0;
   const solidsMl = meatMl + plantsMl + grain;
   const bedMl = meatBedMl + (plantsMl + grain) / PACKING.plants;

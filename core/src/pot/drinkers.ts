@@ -33,13 +33,19 @@ export class Drinkers {
 
   /** Taken up so far where there is enough, ml. */
   get drunkMl(): number {
-    return this.in.reduce((sum, { wantsMl, cookValue, cookedAt }) => sum + wantsMl * Math.min(1, cookValue / cookedAt), 0);
+    return this.in.reduce(
+      (sum, { wantsMl, cookValue, cookedAt }) => sum + wantsMl * Math.min(1, cookValue / cookedAt),
+      0,
+    );
   }
 
   /** What each has drunk so far, ml. */
   get each(): ReadonlyMap<PortionId, number> {
     return new Map(
-      this.in.map(({ portion, wantsMl, cookValue, cookedAt }) => [portion, wantsMl * Math.min(1, cookValue / cookedAt)]),
+      this.in.map(({ portion, wantsMl, cookValue, cookedAt }) => [
+        portion,
+        wantsMl * Math.min(1, cookValue / cookedAt),
+      ]),
     );
   }
 

@@ -66,7 +66,10 @@ export interface StageHistory extends Pick<Accounts, 'boiledKg' | 'purgedKg' | '
  */
 export function allFatMl(plan: Pick<Plan, 'meat' | 'otherMeats' | 'aromatics' | 'sear'>): number {
   const meats = [plan.meat, ...plan.otherMeats].reduce((sum, meat) => sum + fatMl(meat), 0);
-  const aromatics = plan.aromatics.reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).fatShare, 0);
+  const aromatics = plan.aromatics.reduce(
+    (sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).fatShare,
+    0,
+  );
   return meats + aromatics + (plan.sear.fatMl ?? 0);
 }
 

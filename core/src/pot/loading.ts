@@ -28,7 +28,8 @@ export interface Loaded {
   readonly charges: readonly Charge[];
 }
 
-const grams = (items: readonly { readonly grams: number }[]): number => items.reduce((sum, item) => sum + item.grams, 0);
+const grams = (items: readonly { readonly grams: number }[]): number =>
+  items.reduce((sum, item) => sum + item.grams, 0);
 
 /**
  * Takes a pot from cold to loaded, lid about to go on: heated, seared in, deglazed, filled. What the sauté left in the

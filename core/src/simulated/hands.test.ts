@@ -1,5 +1,5 @@
-import { forecast } from '../braise/forecast';
-import { guideOf } from '../words/guide';
+import { forecast } from '../braise/forecast/forecast';
+import { guideOf } from '../braise/guide/guide';
 import type { Plan } from '../plan/plan';
 import { DEFAULT_COOKER } from '../plan/defaults';
 import { moveOf } from '../method/moves';

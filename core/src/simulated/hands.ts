@@ -1,5 +1,5 @@
 import type { GuideStep } from '../clock/guide-step';
-import type { Forecast } from '../braise/forecast-document';
+import type { Forecast } from '../braise/forecast/forecast-document';
 import { thickenerById } from '../larder/thickeners';
 import type { Move } from '../method/moves';
 import type { SimulatedKitchen } from './kitchen';

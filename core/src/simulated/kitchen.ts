@@ -241,7 +241,11 @@ export class SimulatedKitchen {
   // What hands do. Each stands for itself: done too early or not at all, it has its consequence.
 
   /** Lays a batch of a cut onto the hot base, or into a pan. */
-  lay(portion: PortionId, pieces: number, { pan, stirred }: { readonly pan: boolean; readonly stirred: boolean }): void {
+  lay(
+    portion: PortionId,
+    pieces: number,
+    { pan, stirred }: { readonly pan: boolean; readonly stirred: boolean },
+  ): void {
     const cut = this.meats.of(portion);
     this.searing.lay(cut.piece, this.faults.has('crowded') ? cut.piece.count : pieces, pan, stirred);
     cut.at = 'base';
@@ -259,7 +263,10 @@ export class SimulatedKitchen {
   }
 
   /** Aromatics go into the hot fat; what they give may be what the base is scraped in. */
-  fry(portions: readonly PortionId[], { setAside, scrapes }: { readonly setAside: boolean; readonly scrapes: boolean }): void {
+  fry(
+    portions: readonly PortionId[],
+    { setAside, scrapes }: { readonly setAside: boolean; readonly scrapes: boolean },
+  ): void {
     this.aromaticsIn = true;
     for (const portion of this.found(portions)) {
       if (portion.kind === 'addition') this.poured.pour(portion.id, this.pot);

@@ -5,7 +5,7 @@ import type { CookingBody } from '../physics/cooking-body';
 import type { Meat, Plan } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
 import type { Pot } from '../pot/pot-model';
-import { UNDER_FOIL_W_PER_M2K } from '../braise/evening';
+import { UNDER_FOIL_W_PER_M2K } from '../braise/forecast/later-stages';
 import { SEAR_LOSS } from '../stations/plate';
 
 /** Where the meat is. */

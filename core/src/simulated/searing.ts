@@ -81,9 +81,7 @@ export class Searing {
   advance(seconds: number, potC: number, boilingC: number, aromaticsIn: boolean): void {
     const face = this.faces.at(-1);
     if (this.pieces > 0 && face) {
-      const base = this.inPan
-        ? { areaM2: PAN_M2, baseC: SEAR_BASE_C }
-        : { areaM2: this.areaM2, baseC: potC };
+      const base = this.inPan ? { areaM2: PAN_M2, baseC: SEAR_BASE_C } : { areaM2: this.areaM2, baseC: potC };
       const coveredM2 = this.covered(base.areaM2);
       const { filmKg, browned } = searFor({ ...base, coveredM2, boilingC }, this.filmKg, seconds);
       this.filmKg = filmKg;

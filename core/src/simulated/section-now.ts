@@ -3,8 +3,8 @@ import { chargesOf } from '../pot/charge';
 import { contentsOf, PACKING } from '../pot/contents';
 import { fondOf } from '../pot/base-temperature';
 import type { Printer } from '../units/quantity';
-import type { Section } from '../braise/section';
-import type { Forecast } from '../braise/forecast-document';
+import type { Section } from '../braise/forecast/section';
+import type { Forecast } from '../braise/forecast/forecast-document';
 import type { Frame } from './simulated-cook';
 
 const WHERE: Readonly<Record<Frame['meat'], string>> = {

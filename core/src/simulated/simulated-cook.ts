@@ -1,9 +1,11 @@
 import type { CookEvent, CookEventKind, CookEventPayload } from '../clock/cook-events';
 import { cookState, type CookState, type StepState } from '../clock/cook-state';
 import type { Guide } from '../clock/guide-step';
-import type { Forecast } from '../braise/forecast-document';
+import type { Forecast } from '../braise/forecast/forecast-document';
 import { gradeOf, meanMelted, TOUGHNESS_CV, type Grade } from '../meat/tenderness';
 import { toughnessOf } from '../plan/learnt';
+import { printerFor } from '../units/quantity';
+import { guideOf } from '../braise/guide/guide';
 import type { Phase } from '../pot/pot-model';
 import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signal } from './cooker-device';
 import { FAULT_WORDS, type FaultId } from './faults';
@@ -113,6 +115,16 @@ const TELLS: Readonly<Partial<Record<Signal, CookEventKind>>> = {
 /** Comes by itself, whatever the cook is at. */
 const BY_ITSELF: ReadonlySet<Signal> = new Set(['pinUp', 'counting', 'ended', 'pinDown', 'burn']);
 
+/** A guide of an older version names no food: hands take what today's guide of the same plan has at that step. */
+function withMoves(guide: Guide, f: Forecast): Guide {
+  if (guide.steps.every(({ moves }) => moves.length > 0)) return guide;
+  const today = new Map(guideOf(f, printerFor('metric')).steps.map(({ id, moves }) => [id, moves]));
+  return {
+    ...guide,
+    steps: guide.steps.map((step) => (step.moves.length > 0 ? step : { ...step, moves: today.get(step.id) ?? [] })),
+  };
+}
+
 /**
  * A cook with a simulated cooker: hands follow what is pressed in the guide, the cooker follows its controls, and what
  * it signals goes into the cook's events by itself. Time goes by on a grid; the same setup and the same acts at the same
@@ -132,6 +144,8 @@ export class SimulatedCook {
   /** Steps that were said to be done and were not. */
   readonly leftOut: string[] = [];
 
+  readonly guide: Guide;
+
   /**
    * @param f the plan's forecast
    * @param guide its guide
@@ -139,9 +153,10 @@ export class SimulatedCook {
    */
   constructor(
     readonly f: Forecast,
-    readonly guide: Guide,
+    guide: Guide,
     readonly setup: SimulatedSetup,
   ) {
+    this.guide = withMoves(guide, f);
     this.random = seeded(setup.seed);
     this.stepS = setup.stepS ?? STEP_S;
     const drawn: KitchenOdds = {

@@ -2,7 +2,7 @@ import { aromaticKind } from '../larder/aromatics';
 import { printerFor } from '../units/quantity';
 import { planFor } from '../testing/fixtures';
 import { aromaticMinutes, aromaticSteps } from './aromatics';
-import { forecast } from '../braise/forecast';
+import { forecast } from '../braise/forecast/forecast';
 import { bowlsOf, prepSteps } from '../words/prep-list';
 import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
 

@@ -8,7 +8,7 @@ import { finishedFor, planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import { coolStew, leftovers } from './leftovers';
 import { yieldOf } from './plate';
-import type { Finish } from '../braise/finish';
+import type { Finish } from '../words/finish';
 import { reductionMlPerMinute, starchFor, type SauceBase } from './sauce';
 
 const METRIC = printerFor('metric');
@@ -103,7 +103,13 @@ describe('the finish', () => {
       ],
       vegetables: [{ vegetable: 'celery', grams: 80, texture: 'soft', place: 'flavour-only' }],
     });
-    expect(finishedFor(plan, BASE).fishOut).toEqual(['bay leaves', 'garlic, whole heads', 'carrot, diced', 'spent celery', 'bones']);
+    expect(finishedFor(plan, BASE).fishOut).toEqual([
+      'bay leaves',
+      'garlic, whole heads',
+      'carrot, diced',
+      'spent celery',
+      'bones',
+    ]);
   });
 
   test('dairy goes in off the heat and after the boil, salt last of all; a hot blender is vented', () => {

@@ -94,10 +94,7 @@ describe('the stages', () => {
   });
 
   test('soft and sturdy rides from the start without another opening; what goes into the sauce does too', () => {
-    const found = staged(
-      { vegetables: [veg('beetroot', 'soft'), veg('leek', 'into-the-sauce')], grains: [] },
-      pot(40),
-    );
+    const found = staged({ vegetables: [veg('beetroot', 'soft'), veg('leek', 'into-the-sauce')], grains: [] }, pot(40));
     expect(found).toMatchObject({ openings: 1, allMet: true });
     expect(found.stages.map(({ place }) => place)).toEqual(['start']);
   });
@@ -128,10 +125,7 @@ describe('the stages', () => {
   });
 
   test('flavour only is thrown away: nothing is asked of it', () => {
-    const found = staged(
-      { vegetables: [veg('carrot', 'crisp', { place: 'flavour-only' })], grains: [] },
-      pot(60),
-    );
+    const found = staged({ vegetables: [veg('carrot', 'crisp', { place: 'flavour-only' })], grains: [] }, pot(60));
     expect(found.stages[0]?.items[0]).toMatchObject({ place: 'flavour-only', met: true });
   });
 });
@@ -208,10 +202,7 @@ describe('whatever is asked', () => {
         fc.integer({ min: 10, max: 90 }),
         (grain, minutes) => {
           const histories = pot(minutes);
-          const [stage] = staged(
-            { vegetables: [], grains: [{ grain, grams: 100, place: 'auto' }] },
-            histories,
-          ).stages;
+          const [stage] = staged({ vegetables: [], grains: [{ grain, grams: 100, place: 'auto' }] }, histories).stages;
           const [item] = stage?.items ?? [];
           if (!stage || !item || stage.place === 'folded-in') return;
           const value = really(histories, stage.place, stage.minutes, grain, 0, item.minutesBeforeEnd ?? 0);

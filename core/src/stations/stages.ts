@@ -300,7 +300,13 @@ interface Solution {
   readonly stretch: number;
 }
 
-function outcomeAt(known: Known, place: Place, second: number | null, pot: PotHistories, kind: StageKind | 'start'): Outcome {
+function outcomeAt(
+  known: Known,
+  place: Place,
+  second: number | null,
+  pot: PotHistories,
+  kind: StageKind | 'start',
+): Outcome {
   const { item } = known;
   if (FROM_THE_START.has(place)) return known.start;
   const fixed = known.fixed.get(place);
@@ -415,17 +421,19 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
   const here =
     place === trialOf(pot) && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
   const fixed = { ...item, fixedCm: here.sizeCm };
-  const elsewhere = compared(pot).filter((other) => other !== place && !(other === trialOf(pot) && !trial)).map((other) => {
-    const found =
-      other === 'start'
-        ? through(fixed, [here.sizeCm], pot.main)[0]
-        : other === 'off-heat'
-          ? through(fixed, [here.sizeCm], pot.rest)[0]
-          : trial
-            ? secondAt(fixed, here.sizeCm, trial, second ?? USUAL_SECOND)
-            : undefined;
-    return { place: other, texture: (found ?? here).texture };
-  });
+  const elsewhere = compared(pot)
+    .filter((other) => other !== place && !(other === trialOf(pot) && !trial))
+    .map((other) => {
+      const found =
+        other === 'start'
+          ? through(fixed, [here.sizeCm], pot.main)[0]
+          : other === 'off-heat'
+            ? through(fixed, [here.sizeCm], pot.rest)[0]
+            : trial
+              ? secondAt(fixed, here.sizeCm, trial, second ?? USUAL_SECOND)
+              : undefined;
+      return { place: other, texture: (found ?? here).texture };
+    });
   return {
     portion: item.portion,
     ...(item.kind === 'vegetable' ? { vegetable: item.id } : { grain: item.id }),
@@ -507,7 +515,8 @@ export function stageVegetables(plan: Plan, pot: PotHistories): Staging {
         name: settings?.name ?? '',
         minutes: second
           ? (SECOND_MINUTES[solution.second ?? 0] ?? 0)
-          : (settings?.minutes ?? (simmers ? Math.max(...here.map(({ minutesBeforeEnd }) => minutesBeforeEnd ?? 0)) : 0)),
+          : (settings?.minutes ??
+            (simmers ? Math.max(...here.map(({ minutesBeforeEnd }) => minutesBeforeEnd ?? 0)) : 0)),
         reheatMinutes: second ? pot.second.reheatMinutes : simmers ? pot.backToBoilMinutes : 0,
         releaseMinutes: second ? (pot.second.releaseMinutes[solution.second ?? 0] ?? 0) : 0,
         release: settings?.kind === 'pressure' ? (settings.release?.method ?? 'quick') : null,

@@ -1,8 +1,8 @@
 import { DEFAULT_COOKER, DEFAULT_KITCHEN, newPlan } from '../plan/defaults';
 import { pieceOf, type Piece } from '../meat/piece';
-import type { TimesFor } from '../braise/times';
-import { forecast } from '../braise/forecast';
-import { guideOf } from '../words/guide';
+import type { TimesFor } from '../braise/forecast/times';
+import { forecast } from '../braise/forecast/forecast';
+import { guideOf } from '../braise/guide/guide';
 import type { Guide } from '../clock/guide-step';
 import { printerFor } from '../units/quantity';
 import type { Meat, Plan, PlannedStage } from '../plan/plan';
@@ -11,7 +11,7 @@ import { place } from '../method/place';
 import { portionsOf, thickenerPortion } from '../plan/portions';
 import { solveSauce, type SauceBase } from '../stations/sauce';
 import { finishWords } from '../words/finish-words';
-import type { Finish } from '../braise/finish';
+import type { Finish } from '../words/finish';
 
 /** A plan by the sentence's words, with whatever else a test sets. Practice figures: for tests only. */
 export function planFor(

@@ -1,4 +1,4 @@
-import type { Finish } from '../braise/finish';
+import type { Finish } from './finish';
 import { moveOf } from '../method/moves';
 import type { Method } from '../method/step';
 import { fishedNames, sauceSentence } from './sauce-words';

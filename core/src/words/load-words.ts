@@ -29,7 +29,9 @@ export function loadWords(told: Told, moves: readonly Move[]): { readonly title:
   const title = `${what} ${seared ? 'back in with its juices' : 'in'}${liquids.length > 0 ? `; pour ${listed(liquids)}` : ''}`;
   const details = [
     under.length > 0 ? `${upperFirst(named(told, under))} under it` : '',
-    stirred.length > 0 ? `Stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}` : '',
+    stirred.length > 0
+      ? `Stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}`
+      : '',
     laid.length > 0 ? `${upperFirst(named(told, laid))} with the liquid` : '',
     moveOf(moves, 'rack') ? 'Meat on the rack' : '',
     top.length > 0 ? `On top, not stirred: ${listed(top)}` : '',
@@ -57,13 +59,17 @@ export function fillWords(
     dish.length > 0 ? `${named(told, dish)} out onto the dish` : '',
     back.length > 0 ? `${meatWords(told, back)} back in` : '',
     poured.length > 0 ? `pour ${listed(portionsOfMove(told, poured).map((portion) => measured(told, portion)))}` : '',
-    stirred.length > 0 ? `stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}` : '',
+    stirred.length > 0
+      ? `stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}`
+      : '',
     going.length > 0 ? `${cutList(told, going)} in` : '',
   ].filter((text) => text !== '');
   const [first = 'Ready for the next stage', ...rest] = parts;
   const title = [upperFirst(first), ...rest].join('; ');
   const detail = [
-    ladle ? `Take ${print.quantity('volume', ladle.ml)} of broth out first${ladle.then === 'thrown' ? '' : ladle.then === 'poured-over' ? ', and keep it hot: it is poured over at the table' : ', and keep it'}.` : '',
+    ladle
+      ? `Take ${print.quantity('volume', ladle.ml)} of broth out first${ladle.then === 'thrown' ? '' : ladle.then === 'poured-over' ? ', and keep it hot: it is poured over at the table' : ', and keep it'}.`
+      : '',
   ].filter((text) => text !== '');
   return { title: open ? `${title}, the lid off` : title, detail: detail.join(' ') };
 }

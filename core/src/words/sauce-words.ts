@@ -14,21 +14,31 @@ function spoons(grams: number, gramsATablespoon: number): string {
 
 /** What is fished out, by name: spent vegetables, bones. */
 export function fishedNames(told: Told, move: Extract<Move, { kind: 'fish-out' }>): string[] {
-  const names = portionsOfMove(told, move.portions).map(({ kind, name }) => (kind === 'vegetable' ? `spent ${name}` : name));
+  const names = portionsOfMove(told, move.portions).map(({ kind, name }) =>
+    kind === 'vegetable' ? `spent ${name}` : name,
+  );
   return move.bones ? [...names, 'bones'] : names;
 }
 
 /** "8 g of cornstarch (1 tbsp)". */
-function starchWords({ print }: Told, thickener: Plan['finish']['thickener'], grams: number): { amount: string; how: string } {
+function starchWords(
+  { print }: Told,
+  thickener: Plan['finish']['thickener'],
+  grams: number,
+): { amount: string; how: string } {
   if (thickener === 'none') return { amount: '', how: '' };
   const { name, gramsATablespoon, how } = thickenerById(thickener);
   const spooned = spoons(grams, gramsATablespoon);
-  const amount =
-    print.system === 'metric' ? `${Math.round(grams)} g of ${name} (${spooned})` : `${spooned} of ${name}`;
+  const amount = print.system === 'metric' ? `${Math.round(grams)} g of ${name} (${spooned})` : `${spooned} of ${name}`;
   return { amount, how };
 }
 
-const THEN = { kept: 'keep it: broth for later', thrown: 'throw it away', 'poured-over': 'keep it hot, to pour over', 'put-back': 'keep it' } as const;
+const THEN = {
+  kept: 'keep it: broth for later',
+  thrown: 'throw it away',
+  'poured-over': 'keep it hot, to pour over',
+  'put-back': 'keep it',
+} as const;
 
 /** The sentence of a move that finishes the sauce; null for a move that does not. */
 export function sauceSentence(told: Told, move: Move): string | null {
@@ -94,7 +104,9 @@ function stirInSentence(told: Told, { portions, cooked }: Extract<Move, { kind: 
   const what = measuredList(told, portions);
   // Dry into hot sauce it makes lumps, and raw it tastes of flour. Common practice.
   if (cooked) return `Whisk ${what} smooth with cold water, stir it in; simmer 5 min, until the raw taste is gone`;
-  const dairy = portionsOfMove(told, portions).some(({ kind, food }) => kind === 'addition' && food !== null && liquidById(food).kind === 'dairy');
+  const dairy = portionsOfMove(told, portions).some(
+    ({ kind, food }) => kind === 'addition' && food !== null && liquidById(food).kind === 'dairy',
+  );
   return `${dairy ? 'Off the heat, stir in' : 'Stir in'} ${what}`;
 }
 

@@ -11,7 +11,10 @@ import { sauceSentence } from './sauce-words';
 import { cutName, measured, named, portionsOfMove, type Told } from './told';
 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
-export type StepWords = Omit<GuideStep, 'id' | 'task' | 'moves' | 'minutes' | 'waitMinutes' | 'earlyFromMinute' | 'broughtInBy'>;
+export type StepWords = Omit<
+  GuideStep,
+  'id' | 'task' | 'moves' | 'minutes' | 'waitMinutes' | 'earlyFromMinute' | 'broughtInBy'
+>;
 
 type Draft = Partial<StepWords> & Pick<StepWords, 'section' | 'title' | 'button' | 'done'>;
 
@@ -29,7 +32,11 @@ const REST: Omit<StepWords, 'section' | 'title' | 'button' | 'done'> = {
 };
 
 /** Waits with a countdown. */
-const waits = (alarm: Alarm): Pick<StepWords, 'counts' | 'handsOn' | 'alarm'> => ({ counts: true, handsOn: false, alarm });
+const waits = (alarm: Alarm): Pick<StepWords, 'counts' | 'handsOn' | 'alarm'> => ({
+  counts: true,
+  handsOn: false,
+  alarm,
+});
 
 /** One for all lids: kept here so that every lock reads alike. */
 const LOCK = 'Wipe the rim, seat the gasket, lock the lid';
@@ -221,7 +228,10 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: 'check',
         run: move.run,
-        title: told.plan.otherMeats.length === 0 ? 'Try a piece. What is it like?' : `Try a piece of ${named(told, move.portions)}. What is it like?`,
+        title:
+          told.plan.otherMeats.length === 0
+            ? 'Try a piece. What is it like?'
+            : `Try a piece of ${named(told, move.portions)}. What is it like?`,
         detail: 'A fork in the thickest piece, and turn it.',
         button: 'It will do',
         done: 'checked',
@@ -346,7 +356,12 @@ const FRY_BUTTON: Readonly<Record<string, string>> = {
 function fry(told: Told, { portions, group, setAside }: MoveOf<'fry'>): Draft {
   const turn = aromaticSteps(told.plan.aromatics).find(({ id }) => id === group);
   const bacon = portionsOfMove(told, portions).some(({ food }) => food !== null && aromaticKind(food).id === 'bacon');
-  const note = turn?.first === true ? (bacon ? 'Its fat stays in the pot: the meat browns in it.' : 'It stays in the pot.') : (turn?.note ?? '');
+  const note =
+    turn?.first === true
+      ? bacon
+        ? 'Its fat stays in the pot: the meat browns in it.'
+        : 'It stays in the pot.'
+      : (turn?.note ?? '');
   return {
     section: 'aromatics',
     title: `${upperFirst(named(told, portions))} in; stir`,
@@ -563,7 +578,8 @@ function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
         : sliced
           ? 'Slice it across the grain, back into the sauce, and serve'
           : 'Plate and serve';
-  const broth = move.brothMl > 0 ? `Pour the kept broth over, ${print.quantity('volume', move.brothMl)}, boiling hot. ` : '';
+  const broth =
+    move.brothMl > 0 ? `Pour the kept broth over, ${print.quantity('volume', move.brothMl)}, boiling hot. ` : '';
   return {
     section: 'plate',
     title,
@@ -573,4 +589,3 @@ function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
     caution: told.caution('bone-splinters') ?? told.caution('cooling'),
   };
 }
-

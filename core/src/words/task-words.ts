@@ -9,7 +9,15 @@ import { cutName, named, portionsOfMove, type Told } from './told';
 const pieces = (count: number): string => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
 
 /** Verbs of what is really done to the meat at the board. */
-const BOARD_VERBS = { rinse: 'rinse', trim: 'trim', cut: 'cut', dry: 'dry', 'wipe-ice': 'wipe', rub: 'rub', salt: 'salt' } as const;
+const BOARD_VERBS = {
+  rinse: 'rinse',
+  trim: 'trim',
+  cut: 'cut',
+  dry: 'dry',
+  'wipe-ice': 'wipe',
+  rub: 'rub',
+  salt: 'salt',
+} as const;
 
 /** What a block of the clock is called. */
 export function taskLabel(told: Told, block: Block): string {
@@ -19,15 +27,22 @@ export function taskLabel(told: Told, block: Block): string {
   switch (work.kind) {
     case 'board': {
       if (work.board === 'vegetables') return 'Vegetables and aromatics';
-      const verbs = moves.flatMap(({ kind }) => (kind in BOARD_VERBS ? [BOARD_VERBS[kind as keyof typeof BOARD_VERBS]] : []));
-      const cuts = portionsOfMove(told, told.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id));
+      const verbs = moves.flatMap(({ kind }) =>
+        kind in BOARD_VERBS ? [BOARD_VERBS[kind as keyof typeof BOARD_VERBS]] : [],
+      );
+      const cuts = portionsOfMove(
+        told,
+        told.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id),
+      );
       return `${upperFirst(listed(cuts.map(({ id }) => cutName(told, id))))}: ${[...new Set(verbs)].join(', ')}`;
     }
     case 'heat':
       return 'Heat the base';
     case 'sear': {
       const which = plan.otherMeats.length === 0 ? '' : `, ${cutName(told, work.cut)}`;
-      return work.batches === 1 ? `Sear${which}` : `Sear${which} batch ${work.batch} of ${work.batches}: ${pieces(work.pieces)}`;
+      return work.batches === 1
+        ? `Sear${which}`
+        : `Sear${which} batch ${work.batch} of ${work.batches}: ${pieces(work.pieces)}`;
     }
     case 'fry':
       return `${upperFirst(named(told, moveOf(moves, 'fry')?.portions ?? []))}${work.setAside ? ', then set aside' : ''}`;
@@ -86,20 +101,27 @@ const APART = {
 
 /** A sauce made apart, by its name. */
 export const apartName = (told: Told, { steps }: Block): string => {
-  const move = moveOf(steps.flatMap(({ moves }) => moves), 'apart');
+  const move = moveOf(
+    steps.flatMap(({ moves }) => moves),
+    'apart',
+  );
   return move ? upperFirst(named(told, [move.portion])) : '';
 };
 
 /** What is done to a sauce made apart. */
 export function apartSentence(told: Told, { steps }: Block): string {
-  const move = moveOf(steps.flatMap(({ moves }) => moves), 'apart');
+  const move = moveOf(
+    steps.flatMap(({ moves }) => moves),
+    'apart',
+  );
   if (!move) return '';
   if (move.step !== 'swill') return APART[move.step];
   const ml = move.swill === null ? 0 : (portionsOfMove(told, [move.swill])[0]?.ml ?? 0);
   return `swill the blender with ${told.print.quantity('volume', ml)} of water; it goes into the pot`;
 }
 
-export const cookApartSentence = ({ minutes }: Block): string => `boil in salted water, about ${Math.round(minutes)} min`;
+export const cookApartSentence = ({ minutes }: Block): string =>
+  `boil in salted water, about ${Math.round(minutes)} min`;
 
 /** A track's own name, and a step of it without that name before it. */
 export function trackWords(told: Told, block: Block): { readonly name: string; readonly title: string } {
@@ -112,7 +134,10 @@ export function trackWords(told: Told, block: Block): { readonly name: string; r
     case 'apart':
       return { name: apartName(told, block), title: apartSentence(told, block) };
     case 'cook-apart': {
-      const move = moveOf(block.steps.flatMap(({ moves }) => moves), 'cook-apart');
+      const move = moveOf(
+        block.steps.flatMap(({ moves }) => moves),
+        'cook-apart',
+      );
       return { name: upperFirst(named(told, move?.portions ?? [])), title: cookApartSentence(block) };
     }
     case 'board':

@@ -1,8 +1,8 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { faultOfPlanError, faultAt, parsePlan, type Fault } from '@hervir/contract';
-import { cookState, forecast, PlanError, SimulatedCook, type CookEvent, type Guide, type Plan } from '@hervir/core';
+import { faultOfPlanError, faultAt, parsePlan, storedGuide, type Fault } from '@hervir/contract';
+import { cookState, forecast, PlanError, SimulatedCook, type CookEvent, type Plan } from '@hervir/core';
 import { LONGEST_COOK_MS } from '../cooks/longest-cook';
 import { PlainDatabase, type PlainTable } from '../database/plain';
 import { pictureOf } from '../log/picture';
@@ -101,7 +101,7 @@ function cookFault(db: PlainDatabase, row: CookRow): Fault | null {
   const read = parsePlan(JSON.parse(row.plan));
   if (!read.ok) return read.faults[0] ?? null;
   const plan: Plan = read.value;
-  const guide = JSON.parse(row.guide) as Guide;
+  const guide = storedGuide(JSON.parse(row.guide));
   const events = db
     .all<{ id: string; kind: CookEvent['kind']; at: string; payload: string }>(
       'select `id`, `kind`, `at`, `payload` from `cook_event` where `cook_id` = ? order by `seq`',

@@ -14,7 +14,7 @@ import type {
 } from '@hervir/core';
 import type { LogEntry, RehearsalAct, Result, Settings } from '@hervir/contract';
 import { Entity, Index, PrimaryKey, Property, Unique } from '@mikro-orm/core';
-import { StoredJson } from './stored-json';
+import { StoredGuide, StoredJson, StoredPlan } from './stored-json';
 
 /** A plan. */
 @Entity({ tableName: 'braise' })
@@ -23,7 +23,7 @@ export class BraiseEntity {
   @PrimaryKey({ type: 'text' })
   id!: string;
 
-  @Property({ type: StoredJson })
+  @Property({ type: StoredPlan })
   plan!: Plan;
 
   @Property({ type: 'integer' })
@@ -75,10 +75,10 @@ export class CookEntity {
   @Property({ type: 'text' })
   name!: string;
 
-  @Property({ type: StoredJson })
+  @Property({ type: StoredPlan })
   plan!: Plan;
 
-  @Property({ type: StoredJson })
+  @Property({ type: StoredGuide })
   guide!: Guide;
 
   @Property({ type: 'text' })
@@ -149,7 +149,7 @@ export class RehearsalEntity {
   @Property({ type: 'text', nullable: true })
   exercise: ExerciseId | null = null;
 
-  @Property({ type: StoredJson })
+  @Property({ type: StoredPlan })
   plan!: Plan;
 
   @Property({ type: 'text' })
@@ -254,7 +254,7 @@ export class LogEntryEntity {
   @Property({ type: StoredJson })
   entry!: LogEntry;
 
-  @Property({ type: StoredJson })
+  @Property({ type: StoredPlan })
   plan!: Plan;
 
   /** What it says of the kitchen: kept, so that learning never reads old cooks again. */

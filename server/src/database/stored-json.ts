@@ -1,3 +1,4 @@
+import { storedGuide, storedPlan } from '@hervir/contract';
 import { JsonType, type EntityProperty, type Platform } from '@mikro-orm/core';
 
 /**
@@ -16,5 +17,19 @@ export class StoredJson extends JsonType {
 
   override getColumnType(_prop: EntityProperty, _platform: Platform): string {
     return 'json';
+  }
+}
+
+/** A plan of any version, as today's. */
+export class StoredPlan extends StoredJson {
+  override convertToJSValue(value: unknown, platform: Platform): unknown {
+    return storedPlan(super.convertToJSValue(value, platform));
+  }
+}
+
+/** A guide of any version, as today's: a cook that began under an older Hervir goes on. */
+export class StoredGuide extends StoredJson {
+  override convertToJSValue(value: unknown, platform: Platform): unknown {
+    return storedGuide(super.convertToJSValue(value, platform));
   }
 }

@@ -6,8 +6,9 @@ const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replac
 
 /** What a cook wants to be called for: hands are needed, or a side dish begins; what the pot does by itself is not. */
 function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean {
-  if (task.id === 'release' || task.id === 'heat-pot') return true;
-  if (task.id.startsWith('side-') && task.id.endsWith('-1')) return true;
+  const { work } = task;
+  if ((work.kind === 'let-down' && work.run === 1) || work.kind === 'heat') return true;
+  if (work.kind === 'side' && work.task === 0) return true;
   if (!task.handsOn) return false;
   // Hands-on work that follows on in one place is one call.
   const follows =

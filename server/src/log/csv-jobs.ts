@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { rmSync } from 'node:fs';
-import { readCsvFile, type Fault, type LogEntry } from '@hervir/contract';
-import { observeByHand, type Observation, type Plan } from '@hervir/core';
+import { readCsvFile, storedPlan, type Fault, type LogEntry } from '@hervir/contract';
+import { observeByHand, type Observation } from '@hervir/core';
 import { PlainDatabase } from '../database/plain';
 import { readLogCsv } from '../formats/log-csv';
 import { columnsOf } from './entry';
@@ -120,7 +120,7 @@ export function observeCsv({ staging, from, to }: ObserveCsv): void {
     );
     const seen = rows.map(({ place, ...row }) => {
       const entry = JSON.parse(row.entry) as LogEntry;
-      const plan = JSON.parse(row.plan) as Plan;
+      const plan = storedPlan(JSON.parse(row.plan));
       const { grade } = entry;
       // A cook of a file teaches its cut by minutes and grade, as one added by hand.
       const observation: Observation = grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
@@ -176,7 +176,10 @@ export function keepCsv({ staging, database }: KeepCsv): number {
       let added = 0;
       for (const row of db.each<LessonRow>(`select \`plan\`, \`observation\`, \`result\` ${fresh} order by rowid`)) {
         added += 1;
-        const lesson = { plan: JSON.parse(row.plan) as Plan, observation: JSON.parse(row.observation) as Observation };
+        const lesson = {
+          plan: storedPlan(JSON.parse(row.plan)),
+          observation: JSON.parse(row.observation) as Observation,
+        };
         for (const { evidence, ...part } of partsOf({ ...lesson, result: row.result })) {
           const taught = known.get(part.id) ?? untaught(part);
           known.set(part.id, taught);

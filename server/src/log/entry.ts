@@ -5,8 +5,10 @@ import {
   type CookEvent,
   type CookState,
   type Forecast,
+  type Move,
   type Observation,
   type Plan,
+  type SectionId,
 } from '@hervir/core';
 import type { CookEntity, LogEntryEntity } from '../database/entities';
 
@@ -19,6 +21,8 @@ export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {
 
 const rounded = (minutes: number | null): number | null =>
   minutes === null ? null : Math.round(Math.max(0, minutes) * 10) / 10;
+
+const isPin = (move: Move): boolean => move.kind === 'come-up' && move.until === 'pin';
 
 /** Cooked on another day than planned, dinner was neither late nor early, min. */
 const SAME_EVENING = { from: -1440, to: 2880 };
@@ -37,10 +41,12 @@ function lateBy(minutes: number): number | null {
  */
 export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, grade: LogEntry['grade']): LogEntry {
   const { plan } = cook;
-  const took = (section: string): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
+  const took = (section: SectionId): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
   const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
-  const stepMinutes = (id: string): number | null => {
-    const step = state.steps.find((one) => one.step.id === id);
+  const toPin = (): number | null => {
+    const step = state.steps.find(
+      (one) => one.step.run === 1 && one.step.broughtInBy === null && one.step.moves.some(isPin),
+    );
     if (!step || step.startedAt === null || step.doneAt === null || step.passedOver) return null;
     return (step.doneAt - step.startedAt) / 60_000;
   };
@@ -57,9 +63,9 @@ export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, 
     boughtG: state.weights.bought ?? plan.meat.grams,
     trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
     cookedG: state.weights.cooked ?? null,
-    pressure: { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('Under pressure')) },
-    toPin: { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(stepMinutes('pin')) },
-    release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('Letting down')) },
+    pressure: { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('pressure')) },
+    toPin: { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(toPin()) },
+    release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
     lateMinutes: lateBy(state.dinner.driftMinutes),
     burns: state.burns,
     outcome: { moistness: null, sauce: null, vegetables: {} },

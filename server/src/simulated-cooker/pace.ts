@@ -1,4 +1,4 @@
-import { TOLD_BY_COOKER, type SimulatedCook } from '@hervir/core';
+import { moveOf, TOLD_BY_COOKER, type SimulatedCook } from '@hervir/core';
 import type { Pace } from '@hervir/contract';
 
 /** A rehearsal longer than this has been forgotten, s of its own time. */
@@ -16,7 +16,7 @@ export function needsHands(run: SimulatedCook): boolean {
   const { device, pot } = run.kitchen;
   const isUp = dueAt !== null && run.nowMs >= dueAt;
   if (TOLD_BY_COOKER.has(step.done) && device.electric)
-    return step.id === 'natural' && step.done === 'ventOpened' && isUp;
+    return moveOf(step.moves, 'leave') !== undefined && step.done === 'ventOpened' && isUp;
   if (step.done === 'pinUp') return pot.pinIsUp;
   if (step.done === 'pinDown') return !pot.pinIsUp;
   return !step.counts || isUp;

@@ -95,7 +95,7 @@ describe('the link to a cooker', () => {
       // The whole path: what the cooker told is in the fold that server and web share.
       const state = cookState(cooker.run.guide, cooker.run.events, cooker.run.nowMs);
       expect(state.ignored).toEqual([]);
-      expect(state.took.find(({ section }) => section === 'Under pressure')?.actual).toBeCloseTo(f.pressureMinutes, 0);
+      expect(state.took.find(({ section }) => section === 'pressure')?.actual).toBeCloseTo(f.pressureMinutes, 0);
     },
   );
 

@@ -1,16 +1,6 @@
-import type { Place, Plan } from '@hervir/core';
+import { OWN_STAGES, portionsOf, stageOf, type Place, type Plan, type PortionId } from '@hervir/core';
 
-/** The places of an evening, in its order, as they are called on the bench. */
-export const PLACES_IN_ORDER: readonly Place[] = [
-  'start',
-  'second-run',
-  'simmer',
-  'off-heat',
-  'folded-in',
-  'flavour-only',
-];
-
-export const PLACE_NAMES: Readonly<Record<Place, string>> = {
+const NAMES: Readonly<Record<string, string>> = {
   start: 'From the start',
   'second-run': 'Second run',
   simmer: 'Open simmer',
@@ -18,9 +8,8 @@ export const PLACE_NAMES: Readonly<Record<Place, string>> = {
   'folded-in': 'Folded in',
   'flavour-only': 'Flavour only',
 };
-
 /** The same, where there is little room. */
-export const PLACE_SHORT: Readonly<Record<Place, string>> = {
+const SHORT: Readonly<Record<string, string>> = {
   start: 'Start',
   'second-run': 'Second run',
   simmer: 'Simmer',
@@ -28,12 +17,50 @@ export const PLACE_SHORT: Readonly<Record<Place, string>> = {
   'folded-in': 'Folded in',
   'flavour-only': 'Flavour',
 };
+const KIND_NAMES = {
+  pressure: 'Pressure',
+  simmer: 'Simmer',
+  'off-heat': 'Off the heat',
+  apart: 'Cooked apart',
+} as const;
 
-type Entry = { readonly kind: 'vegetable' | 'grain'; readonly id: string };
+/** The places of a plan's evening, in its order: the cook's own stages, and those that Hervir may make. */
+export function placesOf(plan: Pick<Plan, 'stages'>): Place[] {
+  const own = plan.stages.map(({ id }) => id);
+  const hers = OWN_STAGES.filter((id) => !own.includes(id));
+  const late = ['off-heat', 'folded-in'];
+  return [
+    'start',
+    ...own.filter((id) => !late.includes(id)),
+    ...hers.filter((id) => !late.includes(id)),
+    ...late.filter((id) => own.includes(id) || hers.some((one) => one === id)),
+    'flavour-only',
+  ];
+}
+
+/** What a place is called: the cook's own name for a stage, or its kind. */
+export function placeName(plan: Pick<Plan, 'stages'>, place: Place): string {
+  const own = plan.stages.find(({ id }) => id === place);
+  return own?.name ?? NAMES[place] ?? (own ? KIND_NAMES[own.kind] : place);
+}
+
+export function placeShort(plan: Pick<Plan, 'stages'>, place: Place): string {
+  const own = plan.stages.find(({ id }) => id === place);
+  return own?.name ?? SHORT[place] ?? (own ? KIND_NAMES[own.kind] : place);
+}
+
+/** Stages that are done over the heat after the first run: meat, broth and minutes are asked of them. */
+export function isHotPlace(plan: Pick<Plan, 'stages'>, place: Place): boolean {
+  if (place === 'start' || place === 'flavour-only' || place === 'auto') return false;
+  const { kind } = stageOf(plan, place);
+  return kind === 'pressure' || kind === 'simmer';
+}
 
 /** The plan with one vegetable or grain pinned to a place, or left to Hervir again. */
-export function pinned(plan: Plan, { kind, id }: Entry, place: Plan['grains'][number]['place']): Plan {
-  return kind === 'vegetable'
-    ? { ...plan, vegetables: plan.vegetables.map((item) => (item.vegetable === id ? { ...item, place } : item)) }
-    : { ...plan, grains: plan.grains.map((item) => (item.grain === id ? { ...item, place } : item)) };
+export function pinned(plan: Plan, portion: PortionId, place: Place): Plan {
+  const found = portionsOf(plan).find(({ id }) => id === portion);
+  const at = <T extends object>(items: readonly T[]): T[] =>
+    items.map((item, i) => (i === found?.index ? { ...item, place } : item));
+  if (found?.kind === 'vegetable') return { ...plan, vegetables: at(plan.vegetables) };
+  return found?.kind === 'grain' ? { ...plan, grains: at(plan.grains) } : plan;
 }

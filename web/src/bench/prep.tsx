@@ -31,8 +31,9 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
   const { meat } = plan;
   const change = (part: Partial<Plan['meat']>): void =>
     edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
-  const steps = prepSteps(plan, printerFor(system));
-  const bowls = bowlsOf(plan);
+  const placed = forecast ? { ...plan, ...forecast.placed } : plan;
+  const steps = prepSteps(placed, printerFor(system));
+  const bowls = forecast ? bowlsOf(forecast, printerFor(system)) : [];
   const liquids = [
     ...(plan.deglaze
       ? liquidSubstitutes(plan.deglaze.liquid).map((other) => ({
@@ -82,7 +83,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
       <Field label="Marinade" fault={faultAt('meat.marinade.ml')}>
         {(id) =>
           meat.marinade === null ? (
-            <Button id={id} onClick={() => change({ marinade: { ml: 150, hours: 12, pouredIn: true } })}>
+            <Button id={id} onClick={() => change({ marinade: { ml: 150, hours: 12, then: 'poured-in' } })}>
               Add a marinade
             </Button>
           ) : (
@@ -111,14 +112,17 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
       </Field>
       {meat.marinade !== null && (
         <div className="field-rest">
-          <Checkbox
-            checked={meat.marinade.pouredIn}
-            onChange={(event) =>
-              meat.marinade && change({ marinade: { ...meat.marinade, pouredIn: event.target.checked } })
-            }
-          >
-            poured in with the meat
-          </Checkbox>
+          <Select
+            aria-label="What becomes of the marinade"
+            value={meat.marinade.then}
+            options={[
+              { value: 'poured-in' as const, label: 'poured in with the meat' },
+              { value: 'boiled' as const, label: 'boiled first in the hot pot' },
+              { value: 'thrown' as const, label: 'thrown away' },
+            ]}
+            popupMatchSelectWidth={220}
+            onChange={(then) => meat.marinade && change({ marinade: { ...meat.marinade, then } })}
+          />
           <Button type="text" onClick={() => change({ marinade: null })}>
             No marinade
           </Button>

@@ -62,11 +62,43 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
         <Checkbox checked={finish.skim} onChange={(event) => change({ skim: event.target.checked })}>
           skimmed
         </Checkbox>
-        <Checkbox checked={finish.strain} onChange={(event) => change({ strain: event.target.checked })}>
+        <Checkbox
+          checked={finish.strain !== 'no'}
+          onChange={(event) => change({ strain: event.target.checked ? 'thrown' : 'no' })}
+        >
           strained
         </Checkbox>
         <Checkbox checked={finish.blend} onChange={(event) => change({ blend: event.target.checked })}>
           blended
+        </Checkbox>
+        {finish.strain !== 'no' && (
+          <Select
+            aria-label="What becomes of the solids"
+            value={finish.strain}
+            options={[
+              { value: 'thrown' as const, label: 'solids thrown away' },
+              { value: 'kept' as const, label: 'solids kept' },
+              { value: 'put-back' as const, label: 'solids put back' },
+            ]}
+            popupMatchSelectWidth={180}
+            onChange={(strain) => change({ strain })}
+          />
+        )}
+        {plan.target === 'pulls' && (
+          <>
+            <Checkbox checked={finish.meatBack} onChange={(event) => change({ meatBack: event.target.checked })}>
+              pulled, and back in before it reduces
+            </Checkbox>
+            <Checkbox checked={finish.crisp} onChange={(event) => change({ crisp: event.target.checked })}>
+              shreds crisped
+            </Checkbox>
+          </>
+        )}
+        <Checkbox
+          checked={plan.servedFrom === 'pot'}
+          onChange={(event) => edit((before) => ({ ...before, servedFrom: event.target.checked ? 'pot' : 'plate' }))}
+        >
+          eaten from the pot
         </Checkbox>
       </div>
       <Field label="Rest">

@@ -2,7 +2,7 @@ import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSe
 import { textureWord, type Forecast, type Place, type StagedItem } from '@hervir/core';
 import type { KeyboardEvent, ReactNode } from 'react';
 import { MARKS } from '../shared/verdict';
-import { pinned, PLACE_NAMES, PLACE_SHORT, PLACES_IN_ORDER } from './places';
+import { pinned, placeName, placeShort, placesOf } from './places';
 import type { Edit } from './station';
 
 interface Props {
@@ -10,31 +10,41 @@ interface Props {
   readonly edit: Edit;
 }
 
-const entryOf = (item: StagedItem): { kind: 'vegetable' | 'grain'; id: string } =>
-  item.vegetable === undefined ? { kind: 'grain', id: item.grain ?? '' } : { kind: 'vegetable', id: item.vegetable };
-
 /** Vegetables and grains in their stages: dragged to another, or moved there with the arrow keys. */
 export function StageBoard({ forecast, edit }: Props): ReactNode {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const items = forecast.stages.flatMap((stage) => stage.items);
   if (items.length === 0) return null;
-  const move = (item: StagedItem, place: Place): void => edit((before) => pinned(before, entryOf(item), place));
+  const { plan } = forecast;
+  const places = placesOf(plan);
+  const move = (item: StagedItem, place: Place): void => edit((before) => pinned(before, item.portion, place));
   return (
     <DndContext
       sensors={sensors}
       accessibility={{ screenReaderInstructions: { draggable: 'Left and right arrow move it to another stage.' } }}
       onDragEnd={({ active, over }) => {
-        const item = items.find((one) => one.name === active.id);
+        const item = items.find((one) => one.portion === active.id);
         if (item && over && over.id !== item.place) move(item, over.id as Place);
       }}
     >
       <div className="stage-board" role="group" aria-label="Stages">
-        {PLACES_IN_ORDER.map((place) => (
-          <Zone key={place} place={place} minutes={forecast.stages.find((one) => one.place === place)?.minutes ?? 0}>
+        {places.map((place) => (
+          <Zone
+            key={place}
+            place={place}
+            name={placeShort(plan, place)}
+            minutes={forecast.stages.find((one) => one.place === place)?.minutes ?? 0}
+          >
             {items
               .filter((item) => item.place === place)
               .map((item) => (
-                <Chip key={item.name} item={item} onMove={(to) => move(item, to)} />
+                <Chip
+                  key={item.portion}
+                  item={item}
+                  places={places}
+                  where={placeName(plan, item.place)}
+                  onMove={(to) => move(item, to)}
+                />
               ))}
           </Zone>
         ))}
@@ -45,10 +55,12 @@ export function StageBoard({ forecast, edit }: Props): ReactNode {
 
 function Zone({
   place,
+  name,
   minutes,
   children,
 }: {
   readonly place: Place;
+  readonly name: string;
   readonly minutes: number;
   readonly children: ReactNode;
 }): ReactNode {
@@ -56,7 +68,7 @@ function Zone({
   return (
     <div ref={setNodeRef} className={`stage-zone${isOver ? ' over' : ''}`}>
       <span className="stage-name">
-        {PLACE_SHORT[place]}
+        {name}
         {minutes > 0 ? `, ${minutes} min` : ''}
       </span>
       <span className="stage-chips">{children}</span>
@@ -64,11 +76,22 @@ function Zone({
   );
 }
 
-function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (place: Place) => void }): ReactNode {
-  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: item.name });
+function Chip({
+  item,
+  places,
+  where,
+  onMove,
+}: {
+  readonly item: StagedItem;
+  readonly places: readonly Place[];
+  /** What its place is called. */
+  readonly where: string;
+  readonly onMove: (place: Place) => void;
+}): ReactNode {
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: item.portion });
   const step = (by: number): void => {
-    const at = PLACES_IN_ORDER.indexOf(item.place) + by;
-    const to = PLACES_IN_ORDER[(at + PLACES_IN_ORDER.length) % PLACES_IN_ORDER.length];
+    const at = places.indexOf(item.place) + by;
+    const to = places[(at + places.length) % places.length];
     if (to) onMove(to);
   };
   /** A grain that is as asked needs no word beside its name. */
@@ -91,7 +114,7 @@ function Chip({ item, onMove }: { readonly item: StagedItem; readonly onMove: (p
       <span aria-hidden>{MARKS[item.met ? 'fits' : 'wrong']}</span> {item.name}
       {told && <small>{textureWord(item.texture)}</small>}
       <span className="visually-hidden">
-        ({PLACE_NAMES[item.place].toLowerCase()}
+        ({where.toLowerCase()}
         {item.met ? '' : ', not as asked'}; arrow keys move it)
       </span>
     </button>

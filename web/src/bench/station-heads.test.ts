@@ -81,7 +81,7 @@ describe('the heads of the stations', () => {
   test('the sauce: how much, and what is done to it, each thing once', () => {
     const plan: Plan = {
       ...neck,
-      finish: { ...neck.finish, strain: true, skim: true },
+      finish: { ...neck.finish, strain: 'thrown', skim: true },
       additions: [
         { ingredient: 'cream', grams: 80, when: 'after' },
         { ingredient: 'quince-paste', grams: 20, when: 'after' },

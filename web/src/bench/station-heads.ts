@@ -7,6 +7,7 @@ import {
   type Forecast,
   type Plan,
   type QuantityKind,
+  type MoveKind,
 } from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { FORM_PHRASES } from '../shared/words';
@@ -90,8 +91,7 @@ function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): Station
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
   const { finish } = forecast;
   const doing = finish.steps
-    .filter(({ id }) => id !== 'rest' && id !== 'season')
-    .map(({ id }) => FINISH_WORDS[id])
+    .map(({ kind }) => FINISH_WORDS[kind] ?? '')
     // Cream and quince paste are both stirred in: said once.
     .filter((word, i, all) => word !== '' && all.indexOf(word) === i);
   return {
@@ -102,18 +102,18 @@ function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): Station
   };
 }
 
-const FINISH_WORDS: Readonly<Record<Forecast['finish']['steps'][number]['id'], string>> = {
+const FINISH_WORDS: Readonly<Partial<Record<MoveKind, string>>> = {
   'fish-out': 'fish out',
-  lift: '',
   ladle: 'ladle out',
   skim: 'skim',
   strain: 'strain',
   blend: 'blend',
   reduce: 'reduce',
   thicken: 'thicken',
-  after: 'stir in',
-  rest: '',
-  season: '',
+  'stir-in': 'stir in',
+  'stir-down': 'stir in',
+  'fold-in': 'fold in',
+  crisp: 'crisp',
 };
 
 const TROUBLE_WORDS = {
@@ -150,9 +150,18 @@ function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHe
     'Nothing poured';
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary };
   const { burn, fill, liquid } = forecast;
-  if (fill.over) return { ...base, tone: 'wrong', verdict: 'over the line', summary };
-  if (liquid.belowMinimum) return { ...base, tone: 'wrong', verdict: 'under the minimum', summary };
+  // Every lid counts: what was fine under the first says nothing of the next.
+  const { lids } = forecast;
+  const later = (text: string, of: (lid: Forecast['lids'][number]) => boolean): string =>
+    lids[0] && of(lids[0]) ? text : `${text}, second lid`;
+  const over = (lid: Forecast['lids'][number]): boolean => lid.fill.level === 'over';
+  const short = (lid: Forecast['lids'][number]): boolean => lid.liquid.level === 'short';
+  const dry = (lid: Forecast['lids'][number]): boolean => lid.liquid.level === 'dry';
+  if (fill.over || lids.some(over)) return { ...base, tone: 'wrong', verdict: later('over the line', over), summary };
+  if (liquid.belowMinimum || lids.some(short))
+    return { ...base, tone: 'wrong', verdict: later('under the minimum', short), summary };
+  if (lids.some(dry)) return { ...base, tone: 'wrong', verdict: later('boils dry', dry), summary };
   return { ...base, tone: LEVEL_TONES[burn.level], verdict: `base ${print('temperature', burn.baseC)}`, summary };
 }
 
-const WHEN_WORDS = { 'stirred-in': 'stirred in', 'on-top': 'on top', after: 'after' } as const;
+const WHEN_WORDS = { fried: 'fried', 'stirred-in': 'stirred in', 'on-top': 'on top', after: 'after' } as const;

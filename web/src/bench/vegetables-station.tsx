@@ -2,6 +2,7 @@ import {
   GRAINS,
   grainById,
   LIMITS,
+  portionsOf,
   TEXTURES,
   textureWord,
   VEGETABLES,
@@ -9,32 +10,23 @@ import {
   type Plan,
   type StagedItem,
 } from '@hervir/core';
-import { Button, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
-import { Choice, Field } from '../shared/field';
+import { OwnName } from './own-name';
 import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { PLACE_NAMES, PLACES_IN_ORDER } from './places';
+import { placeName, placesOf } from './places';
+import { StagesEditor } from './stages-editor';
 import type { StationProps } from './station';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
 const GRAIN_OPTIONS = GRAINS.map(({ id, name }) => ({ value: id, label: name }));
 const TEXTURE_OPTIONS = TEXTURES.map((value) => ({ value, label: textureWord(value) }));
-const PLACE_OPTIONS = [
-  { value: 'auto' as const, label: 'best place' },
-  ...PLACES_IN_ORDER.map((value) => ({ value, label: PLACE_NAMES[value].toLowerCase() })),
-];
-
 type Option = { readonly value: string; readonly label: string };
 /** What a cook most often adds, in that order. */
 const FIRST_VEGETABLES = ['carrot', 'turnip', 'potato-waxy', 'cabbage'];
-
-/** The list without what is in the plan already: one thing has one place. */
-function without(options: readonly Option[], taken: readonly string[], own: string): Option[] {
-  return options.filter(({ value }) => value === own || !taken.includes(value));
-}
 
 function freeOf(options: readonly Option[], wanted: readonly string[], taken: readonly string[]): string {
   const all = [...wanted, ...options.map(({ value }) => value)];
@@ -45,14 +37,20 @@ function freeOf(options: readonly Option[], wanted: readonly string[], taken: re
 export function VegetablesStation({ plan, forecast, edit }: StationProps): ReactNode {
   const { print } = useUnits();
   const items = forecast?.stages.flatMap((stage) => stage.items) ?? [];
-  const later = forecast?.stages.some(({ place }) => place === 'second-run' || place === 'simmer') ?? false;
+  const portions = portionsOf(plan);
+  const stagedAt = (kind: 'vegetable' | 'grain', index: number): StagedItem | undefined =>
+    items.find(({ portion }) => portion === portions.find((one) => one.kind === kind && one.index === index)?.id);
+  const places = [
+    { value: 'auto', label: 'best place' },
+    ...placesOf(plan).map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
+  ];
   const beans = plan.grains.some(({ grain }) => grain === 'kidney-bean-soaked');
   return (
     <div className="fields">
       <ItemRows
         label="Vegetables"
         items={plan.vegetables}
-        nameOf={({ vegetable }) => vegetableById(vegetable).name.toLowerCase()}
+        nameOf={({ name, vegetable }) => name ?? vegetableById(vegetable).name.toLowerCase()}
         blank={(): Plan['vegetables'][number] => ({
           vegetable: freeOf(
             VEGETABLE_OPTIONS,
@@ -69,18 +67,14 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
       >
         {(item, change, i) => {
           const { name, usualCm } = vegetableById(item.vegetable);
-          const called = name.toLowerCase();
-          const staged = items.find(({ vegetable }) => vegetable === item.vegetable);
+          const called = item.name ?? name.toLowerCase();
+          const staged = stagedAt('vegetable', i);
           return (
             <>
               <Select
                 aria-label={`Vegetable ${i + 1}`}
                 value={item.vegetable}
-                options={without(
-                  VEGETABLE_OPTIONS,
-                  plan.vegetables.map(({ vegetable }) => vegetable),
-                  item.vegetable,
-                )}
+                options={VEGETABLE_OPTIONS}
                 showSearch={{ optionFilterProp: 'label' }}
                 popupMatchSelectWidth={220}
                 onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
@@ -102,7 +96,7 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
               <Select
                 aria-label={`Place of ${called}`}
                 value={item.place}
-                options={PLACE_OPTIONS}
+                options={places}
                 popupMatchSelectWidth={190}
                 onChange={(place) => change({ place })}
               />
@@ -114,7 +108,8 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
                 derived={staged?.sizeCm ?? usualCm}
                 onChange={(sizeCm) => change({ sizeCm })}
               />
-              {staged && <Outcome item={staged} onSize={(sizeCm) => change({ sizeCm })} print={print} />}
+              <OwnName of={called} value={item.name} onChange={(name) => change({ name })} />
+              {staged && <Outcome plan={plan} item={staged} onSize={(sizeCm) => change({ sizeCm })} print={print} />}
             </>
           );
         }}
@@ -122,7 +117,7 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
       <ItemRows
         label="Grains, beans, noodles"
         items={plan.grains}
-        nameOf={({ grain }) => grainById(grain).name.toLowerCase()}
+        nameOf={({ name, grain }) => name ?? grainById(grain).name.toLowerCase()}
         blank={(): Plan['grains'][number] => ({
           grain: freeOf(
             GRAIN_OPTIONS,
@@ -138,37 +133,34 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
       >
         {(item, change, i) => {
           const { name, note } = grainById(item.grain);
-          const staged = items.find(({ grain }) => grain === item.grain);
+          const called = item.name ?? name.toLowerCase();
+          const staged = stagedAt('grain', i);
           return (
             <>
               <Select
                 aria-label={`Grain ${i + 1}`}
                 value={item.grain}
-                options={without(
-                  GRAIN_OPTIONS,
-                  plan.grains.map(({ grain }) => grain),
-                  item.grain,
-                )}
+                options={GRAIN_OPTIONS}
                 popupMatchSelectWidth={220}
                 onChange={(grain) => change({ grain })}
               />
               <QuantityInput
-                label={`How much ${name.toLowerCase()}`}
+                label={`How much ${called}`}
                 kind="mass"
                 value={item.grams}
                 range={LIMITS.ingredientGrams}
                 onChange={(grams) => grams !== undefined && change({ grams })}
               />
               <Select
-                aria-label={`Place of ${name.toLowerCase()}`}
+                aria-label={`Place of ${called}`}
                 value={item.place}
-                options={PLACE_OPTIONS}
+                options={places}
                 popupMatchSelectWidth={190}
                 onChange={(place) => change({ place })}
               />
               {staged?.place === 'start' && (
                 <Select
-                  aria-label={`Layer of ${name.toLowerCase()}`}
+                  aria-label={`Layer of ${called}`}
                   value={item.layer ?? 'on-top'}
                   options={[
                     { value: 'on-top', label: 'levelled on top' },
@@ -178,7 +170,8 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
                   onChange={(layer) => change({ layer })}
                 />
               )}
-              {staged && <Outcome item={staged} print={print} />}
+              <OwnName of={called} value={item.name} onChange={(name) => change({ name })} />
+              {staged && <Outcome plan={plan} item={staged} print={print} />}
               {note !== '' && <span className="field-note">{note}</span>}
             </>
           );
@@ -190,71 +183,75 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
           dry.
         </p>
       )}
-      {later && (
-        <>
-          <Choice
-            label="The meat"
-            value={plan.meatInSecondRun}
-            options={[
-              { value: 'out', label: 'Out, under foil' },
-              { value: 'in', label: 'Stays in' },
-            ]}
-            note={
-              plan.meatInSecondRun === 'in'
-                ? 'It goes on cooking: the first run is shorter for it.'
-                : forecast?.foil
-                  ? `Its middle is at ${print('temperature', forecast.foil.coreC)} when it is served.`
-                  : undefined
-            }
-            onChange={(meatInSecondRun) => edit((before) => ({ ...before, meatInSecondRun }))}
-          />
-          <Field
-            label="Broth out"
-            note={
-              forecast === null || forecast.liquid.freeAtReheatMl === null
-                ? undefined
-                : `${print('volume', forecast.liquid.freeAtReheatMl)} are left when the lid goes on again; the cooker wants ${print('volume', forecast.liquid.minimumMl)}.`
-            }
-          >
-            {(id) => (
-              <QuantityInput
-                id={id}
-                label="Broth out"
-                kind="volume"
-                value={plan.brothOutMl}
-                range={LIMITS.liquidMl}
-                onChange={(brothOutMl) => brothOutMl !== undefined && edit((before) => ({ ...before, brothOutMl }))}
-              />
-            )}
-          </Field>
-        </>
-      )}
+      <ItemRows
+        label="Anything else"
+        items={plan.others}
+        nameOf={({ name }) => name}
+        blank={(): Plan['others'][number] => ({ name: 'olives', grams: 50, place: 'end' })}
+        most={12}
+        addLabel="Add something Hervir does not know"
+        onChange={(others) => edit((before) => ({ ...before, others }))}
+      >
+        {(item, change, i) => (
+          <>
+            <Input
+              aria-label={`What it is, ${i + 1}`}
+              value={item.name}
+              maxLength={80}
+              onChange={({ target }) => target.value.trim() !== '' && change({ name: target.value })}
+            />
+            <QuantityInput
+              label={`How much ${item.name}`}
+              kind="mass"
+              value={item.grams}
+              range={LIMITS.ingredientGrams}
+              onChange={(grams) => grams !== undefined && change({ grams })}
+            />
+            <Select
+              aria-label={`Place of ${item.name}`}
+              value={item.place}
+              options={[
+                ...placesOf(plan)
+                  .filter((place) => place !== 'flavour-only' && place !== 'folded-in')
+                  .map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
+                { value: 'end', label: 'at the very end' },
+              ]}
+              popupMatchSelectWidth={190}
+              onChange={(place) => change({ place })}
+            />
+          </>
+        )}
+      </ItemRows>
+      <StagesEditor plan={plan} forecast={forecast} edit={edit} />
     </div>
   );
 }
 
 /** What an item comes to where it is, what it would be elsewhere, and the size that would be right. */
 function Outcome({
+  plan,
   item,
   onSize,
   print,
 }: {
+  readonly plan: Plan;
   readonly item: StagedItem;
   readonly onSize?: (cm: number) => void;
-  readonly print: (kind: 'length', value: number) => string;
+  readonly print: (kind: 'length' | 'volume', value: number) => string;
 }): ReactNode {
   const size = item.sizeCm > 0 ? `, cut to ${print('length', item.sizeCm)}` : '';
   return (
     <div className="outcome">
       <Verdict tone={item.met ? 'fits' : 'wrong'}>
-        {PLACE_NAMES[item.place]}: {textureWord(item.texture)}
+        {placeName(plan, item.place)}: {textureWord(item.texture)}
         {size}
         {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
+        {item.missingMl > 0 ? `; ${print('volume', item.missingMl)} of water missing` : ''}
       </Verdict>
       <span className="field-note">
         Elsewhere:{' '}
         {item.elsewhere
-          .map(({ place, texture }) => `${PLACE_NAMES[place].toLowerCase()} ${textureWord(texture)}`)
+          .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()} ${textureWord(texture)}`)
           .join(', ')}
         .
       </span>

@@ -2,6 +2,7 @@ import type { BraiseRecord } from '@hervir/contract';
 import {
   bowlsOf,
   guideOf,
+  moveOf,
   prepSteps,
   printDuration,
   printerFor,
@@ -45,8 +46,8 @@ export function Card(): ReactNode {
   const { plan } = forecast;
   const printer = printerFor(system);
   const guide = guideOf(forecast, printer);
-  const prep = prepSteps(plan, printer);
-  const bowls = bowlsOf({ ...plan, ...forecast.placed });
+  const prep = prepSteps({ ...plan, ...forecast.placed }, printer);
+  const bowls = bowlsOf(forecast, printer);
   const { clock } = forecast;
   const rows = rowsOf(clock, guide);
   return (
@@ -125,8 +126,9 @@ function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
       minute = startOf.get(task) ?? minute;
     }
     // Turning a piece, or a valve, is no line of its own on a sheet.
-    const small = step.done === 'flipped' || step.done === 'batchDone' || step.minutes < 0.2;
-    if (!small || step.id.endsWith('-1')) rows.push({ key: step.id, minute, text: step.title, aside: false });
+    const face = moveOf(step.moves, 'sear')?.face ?? 1;
+    const valve = step.minutes < 0.2 && moveOf(step.moves, 'heat') === undefined;
+    if (face === 1 && !valve) rows.push({ key: step.id, minute, text: step.title, aside: false });
     if (step.runsFrom === null) minute += step.minutes;
   }
   for (const { id, name, steps } of guide.tracks) {

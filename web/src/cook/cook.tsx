@@ -135,8 +135,8 @@ function asideOf(
 ): string | null {
   const section = cook.state.now?.step.section;
   if (coreC === null) return null;
-  if (section === 'Letting down') return `The meat is still cooking: ${print('temperature', coreC)} in the middle.`;
-  if (section === 'Under pressure' || section === 'Coming to pressure') {
+  if (section === 'letting-down') return `The meat is still cooking: ${print('temperature', coreC)} in the middle.`;
+  if (section === 'pressure' || section === 'coming-up') {
     return `${print('temperature', coreC)} in the middle of the meat now.`;
   }
   return null;

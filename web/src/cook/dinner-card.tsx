@@ -1,4 +1,4 @@
-import type { CatchUp, CookState } from '@hervir/core';
+import { SECTION_WORDS, type CatchUp, type CookState } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
@@ -13,8 +13,8 @@ function whyLate({ took }: CookState): string | null {
   const [worst] = [...took].sort((a, b) => b.actual - b.planned - (a.actual - a.planned));
   if (!worst || worst.actual - worst.planned < 1) return null;
   // The plan has it heat beside the board: what is waited for came on late.
-  if (worst.section === 'Heat') return `The pot was put on ${Math.round(worst.actual - worst.planned)} min late.`;
-  return `${worst.section} took ${Math.round(worst.actual)} min, not ${Math.round(worst.planned)}.`;
+  if (worst.section === 'heat') return `The pot was put on ${Math.round(worst.actual - worst.planned)} min late.`;
+  return `${SECTION_WORDS[worst.section]} took ${Math.round(worst.actual)} min, not ${Math.round(worst.planned)}.`;
 }
 
 /** When dinner will be, how far off plan, why, and what could win it back. */

@@ -1,4 +1,4 @@
-import { isCheck, SECTIONS, type Grade } from '@hervir/core';
+import { isCheck, SECTION_WORDS, SECTIONS, type Grade } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { countdown } from '../shared/words';
 import type { CookActions } from './actions';
@@ -9,7 +9,9 @@ import type { LiveCook } from './use-cook';
 export function whereInWork({ state }: LiveCook): string {
   const parts = SECTIONS.filter((section) => state.steps.some(({ step }) => step.section === section));
   const section = state.now?.step.section;
-  return section === undefined ? '' : `${section}, part ${parts.indexOf(section) + 1} of ${parts.length}`;
+  return section === undefined
+    ? ''
+    : `${SECTION_WORDS[section]}, part ${parts.indexOf(section) + 1} of ${parts.length}`;
 }
 
 interface Props {

@@ -7,7 +7,7 @@ import type { LiveCook } from './use-cook';
 export function underPressure({ state, now }: LiveCook): number {
   return state.steps
     .filter(({ step, startedAt, passedOver }) => step.done === 'heaterOff' && startedAt !== null && !passedOver)
-    .filter(({ step }) => !step.id.startsWith('second'))
+    .filter(({ step }) => step.run === 1)
     .reduce((sum, { startedAt, doneAt }) => sum + ((doneAt ?? now) - (startedAt ?? now)) / 60_000, 0);
 }
 

@@ -1,4 +1,4 @@
-import type { CookState, Guide, SectionName } from '@hervir/core';
+import { SECTION_WORDS, type CookState, type Guide, type SectionId } from '@hervir/core';
 import { scaleTime } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
@@ -12,7 +12,7 @@ const LEFT = 66;
 const LAST_LABEL = 26;
 
 interface Part {
-  readonly section: SectionName;
+  readonly section: SectionId;
   readonly from: number;
   readonly to: number;
 }
@@ -39,15 +39,15 @@ function plannedParts({ steps }: Guide, begins: number): Part[] {
   return parts;
 }
 
-const TONE: Readonly<Partial<Record<SectionName, string>>> = {
-  'Coming to pressure': 'var(--steam)',
-  'Under pressure': 'var(--steam)',
-  'Letting down': 'var(--steam)',
-  'Second run': 'var(--steam)',
-  Heat: 'var(--ember)',
-  Sear: 'var(--ember)',
-  Aromatics: 'var(--ember)',
-  Deglaze: 'var(--ember)',
+const TONE: Readonly<Partial<Record<SectionId, string>>> = {
+  'coming-up': 'var(--steam)',
+  pressure: 'var(--steam)',
+  'letting-down': 'var(--steam)',
+  'later-run': 'var(--steam)',
+  heat: 'var(--ember)',
+  sear: 'var(--ember)',
+  aromatics: 'var(--ember)',
+  deglaze: 'var(--ember)',
 };
 
 /** Planned against actual on one line: what each part was to take, and what it took. */
@@ -74,7 +74,10 @@ export function PlannedActual({
   const to = Math.max(...all.map((part) => part.to));
   const x = scaleTime([from, to], [LEFT, Math.max(LEFT, width - LAST_LABEL)]);
   const words = state.took
-    .map(({ section, planned: p, actual: a }) => `${section}: planned ${Math.round(p)}, took ${Math.round(a)} minutes.`)
+    .map(
+      ({ section, planned: p, actual: a }) =>
+        `${SECTION_WORDS[section]}: planned ${Math.round(p)}, took ${Math.round(a)} minutes.`,
+    )
     .join(' ');
   const row = (name: keyof typeof ROWS, parts: readonly Part[]): ReactNode => (
     <g>

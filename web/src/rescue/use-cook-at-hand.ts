@@ -18,7 +18,7 @@ export function useCookAtHand(id: string): CookAtHand | null {
   const done = underPressure(cook);
   const planned = cook.state.steps
     .filter(({ step, startedAt, doneAt }) => step.done === 'heaterOff' && !(startedAt !== null && doneAt !== null))
-    .filter(({ step }) => !step.id.startsWith('second'))
+    .filter(({ step }) => step.run === 1)
     .reduce((sum, { minutes }) => sum + minutes, 0);
   const running = cook.state.now?.step.done === 'heaterOff' ? done : 0;
   return {

@@ -1,4 +1,4 @@
-import { TARGET_BAND, type Forecast } from '@hervir/core';
+import { TARGET_BAND, type Forecast, type Work } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { lineGeometry } from '../shared/line/geometry';
 import { useWidth } from '../shared/use-width';
@@ -19,11 +19,12 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
           target: TARGET_BAND[forecast.plan.target],
         })
       : null;
-  const start = (id: string): number | undefined => forecast.clock.tasks.find((task) => task.id === id)?.startMinute;
+  const start = (kind: Work['kind']): number | undefined =>
+    forecast.clock.tasks.find(({ work }) => work.kind === kind)?.startMinute;
   const names: readonly (readonly [string, number | undefined])[] = [
-    ['sear', start('sear-1')],
-    ['lid on', start('heating')],
-    ['let down', start('release')],
+    ['sear', start('sear')],
+    ['lid on', start('come-up')],
+    ['let down', start('let-down')],
   ];
   return (
     <div ref={box} aria-hidden>

@@ -56,6 +56,14 @@ export interface LineGeometry {
   readonly temperatures: readonly { readonly celsius: number; readonly y: number }[];
   readonly pins: readonly { readonly x: number; readonly up: boolean }[];
   readonly handle: { readonly x: number; readonly from: number };
+  /** The ends of the runs and simmers that follow: each a number that can be dragged. */
+  readonly laterHandles: readonly {
+    readonly stage: string;
+    readonly name: string;
+    readonly minutes: number;
+    readonly x: number;
+    readonly from: number;
+  }[];
   readonly pressureLabel: { readonly x: number; readonly y: number };
 }
 
@@ -77,56 +85,60 @@ interface Layout {
 
 const SAUTE = new Set(['saute', 'open']);
 
-function toneOf(task: ScheduledTask): Tone {
-  if (task.id.startsWith('board-meat')) return 'meat';
-  if (task.resource === 'board') return 'herb';
-  if (task.resource === 'side-burner') return 'brass';
-  switch (task.id) {
+/** One `case` for every kind of work: what it is drawn as, and what it is called where there is little room. */
+function drawnAs({ work, label, resource }: ScheduledTask): {
+  readonly tone: Tone;
+  readonly label: string;
+  readonly sauteing: boolean;
+} {
+  const as = (tone: Tone, short: string, sauteing = false): ReturnType<typeof drawnAs> => ({
+    tone,
+    label: short,
+    sauteing,
+  });
+  const handsOn: Tone = resource === 'hands' ? 'ember' : resource === 'side-burner' ? 'brass' : 'ember-soft';
+  switch (work.kind) {
+    case 'board':
+      return as(work.board === 'meat' ? 'meat' : 'herb', work.board);
+    case 'later-board':
+      return as('herb', label);
+    case 'heat':
+      return as('ember-soft', 'heat');
+    case 'sear':
+      return as(handsOn, 'sear', true);
+    case 'fry':
+      return as('ember-soft', 'aromatics', true);
+    case 'marinade':
+    case 'deglaze':
+      return as('ember-soft', 'scrape', true);
+    case 'load':
+      return as('ember-soft', 'load');
+    case 'come-up':
+      return as('steam-soft', 'heating');
     case 'pressure':
-    case 'second-pressure':
-      return 'steam';
-    case 'heating':
-    case 'release':
-    case 'second-heating':
-    case 'second-release':
-    case 'simmer-heating':
+      return as('steam', work.run === 1 ? 'under pressure' : work.run === 2 ? '2nd' : `run ${work.run}`);
+    case 'let-down':
+      return as('steam-soft', work.run === 1 ? 'let down' : 'vent');
+    case 'open':
+      return as('ember-soft', 'open');
+    case 'fill':
+      return as('ember-soft', 'fill');
+    case 'boil':
+      return as('steam-soft', 'heating');
     case 'simmer':
+      return as('steam-soft', 'simmer');
+    case 'finish':
+      return as(handsOn, 'sauce');
     case 'rest':
-      return 'steam-soft';
-    default:
-      return task.resource === 'hands' ? 'ember' : 'ember-soft';
+      return as('steam-soft', 'rest');
+    case 'plate':
+      return as('ember', 'plate');
+    case 'apart':
+    case 'cook-apart':
+      return as('brass', label);
+    case 'side':
+      return as(resource === 'board' ? 'herb' : handsOn, label);
   }
-}
-
-const SHORT: Readonly<Record<string, string>> = {
-  'board-vegetables': 'vegetables',
-  'board-meat': 'meat',
-  'heat-pot': 'heat',
-  aromatics: 'aromatics',
-  deglaze: 'scrape',
-  load: 'load',
-  heating: 'heating',
-  pressure: 'under pressure',
-  release: 'let down',
-  open: 'open',
-  rest: 'rest',
-  'second-load': 'fill',
-  'second-heating': 'heating',
-  'second-pressure': '2nd',
-  'second-release': 'vent',
-  'second-open': 'open',
-  'simmer-load': 'fill',
-  'simmer-heating': 'heating',
-  simmer: 'simmer',
-  plate: 'plate',
-};
-
-/** Steps that follow on with one meaning have one short name. */
-function labelOf({ id, label }: ScheduledTask): string {
-  if (id.startsWith('sear-')) return 'sear';
-  if (id.startsWith('aromatics')) return 'aromatics';
-  if (id.startsWith('finish-')) return 'sauce';
-  return SHORT[id] ?? label;
 }
 
 interface Run {
@@ -156,13 +168,9 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
     found.push({ task, last: task, lane, tone, label, title: task.label, start: task.startMinute, end });
   };
   for (const task of tasks) {
-    const label = labelOf(task);
-    if (task.resource === 'pot') {
-      const sauteing = task.id.startsWith('sear-') || task.id.startsWith('aromatics') || task.id === 'deglaze';
-      push(task, 'pot', toneOf(task), sauteing ? 'sauté' : label);
-    } else {
-      push(task, task.resource, toneOf(task), label);
-    }
+    const { tone, label, sauteing } = drawnAs(task);
+    if (task.resource === 'pot') push(task, 'pot', tone, sauteing ? 'sauté' : label);
+    else push(task, task.resource, tone, label);
     if (task.handsOn && task.resource === 'pot') push(task, 'hands', 'ember', label);
   }
   return found;
@@ -204,10 +212,12 @@ export function lineGeometry(forecast: Forecast, { width, height, minutes, targe
     base,
     (p) => y(p.liquidC),
   ).curve(curveMonotoneX);
-  const tasks = new Map(forecast.clock.tasks.map((task) => [task.id, task]));
-  const heating = tasks.get('heating')?.startMinute ?? 0;
-  const pressure = tasks.get('pressure');
-  const release = tasks.get('release');
+  const { tasks } = forecast.clock;
+  const ofRun = (kind: 'come-up' | 'pressure' | 'let-down', run: number): ScheduledTask | undefined =>
+    tasks.find(({ work }) => work.kind === kind && work.run === run);
+  const heating = ofRun('come-up', 1)?.startMinute ?? 0;
+  const pressure = ofRun('pressure', 1);
+  const release = ofRun('let-down', 1);
   const pressureEnd = pressure ? pressure.startMinute + pressure.minutes : (release?.startMinute ?? heating);
   const pinDown = release ? release.startMinute + release.minutes : pressureEnd;
   const first = cooking[0];
@@ -257,26 +267,54 @@ export function lineGeometry(forecast: Forecast, { width, height, minutes, targe
     pins: [
       { x: x(heating + forecast.pot.minutesToPin), up: true },
       { x: x(pinDown), up: false },
-      ...secondPins(forecast, tasks).map((pin) => ({ ...pin, x: x(pin.minute) })),
+      ...laterPins(forecast).map((pin) => ({ ...pin, x: x(pin.minute) })),
     ],
     handle: { x: x(pressureEnd), from: x(pressure?.startMinute ?? pressureEnd) },
+    laterHandles: laterHandles(forecast).map(({ stage, name, minutes, from, to }) => ({
+      stage,
+      name,
+      minutes,
+      x: x(to),
+      from: x(from),
+    })),
     pressureLabel: { x: x(pressure?.startMinute ?? 0) + 4, y: y(forecast.pot.workingC) - 8 },
   };
 }
 
-/** When the pin rises and falls again in a second run. */
-function secondPins(
-  forecast: Forecast,
-  tasks: ReadonlyMap<string, ScheduledTask>,
-): { readonly minute: number; readonly up: boolean }[] {
-  const heating = tasks.get('second-heating');
-  const release = tasks.get('second-release');
-  if (!heating || !release) return [];
-  const up = forecast.pot.curve.find((point) => point.minute >= heating.startMinute && point.gaugeKPa > 0);
-  return [
-    { minute: up?.minute ?? heating.startMinute + heating.minutes, up: true },
-    { minute: release.startMinute + release.minutes, up: false },
-  ];
+/** When the pin rises and falls again in the runs that follow. */
+function laterPins({ clock, pot }: Forecast): { readonly minute: number; readonly up: boolean }[] {
+  return clock.tasks.flatMap(({ work, startMinute, minutes }) => {
+    if (work.kind !== 'come-up' || work.run === 1) return [];
+    const release = clock.tasks.find((task) => task.work.kind === 'let-down' && task.work.run === work.run);
+    const up = pot.curve.find((point) => point.minute >= startMinute && point.gaugeKPa > 0);
+    return [
+      { minute: up?.minute ?? startMinute + minutes, up: true },
+      ...(release ? [{ minute: release.startMinute + release.minutes, up: false }] : []),
+    ];
+  });
+}
+
+/** Where the minutes of each later stage begin and end. */
+function laterHandles({
+  clock,
+  stages,
+}: Forecast): { stage: string; name: string; minutes: number; from: number; to: number }[] {
+  const runs = clock.tasks.filter(({ work }) => work.kind === 'come-up' && work.run > 1);
+  return stages.flatMap(({ place, kind, name, minutes }) => {
+    if (kind === 'simmer') {
+      const task = clock.tasks.find(({ work }) => work.kind === 'simmer' && work.stage === place);
+      const from = task?.startMinute;
+      return from === undefined
+        ? []
+        : [{ stage: place, name: name || 'Open simmer', minutes, from, to: from + minutes }];
+    }
+    if (kind !== 'pressure') return [];
+    const at = stages.filter((one) => one.kind === 'pressure').findIndex((one) => one.place === place);
+    const up = runs[at];
+    if (!up) return [];
+    const from = up.startMinute + up.minutes;
+    return [{ stage: place, name: name || 'Second run', minutes, from, to: from + minutes }];
+  });
 }
 
 /** Fits a label to a block: whole, or not at all, for half a word helps nobody. */

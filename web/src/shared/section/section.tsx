@@ -27,11 +27,16 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
   const [wanted, setWanted] = useState<SectionStage>('lid-on');
   const section = sections.find(({ stage }) => stage === wanted) ?? sections.find(({ stage }) => stage === 'lid-on');
   if (!section) return null;
-  const { stage } = section;
+  const { stage, moment } = section;
+  const lid = moment.kind === 'lid' ? forecast.lids.find(({ run }) => run === moment.run) : undefined;
   const g = width > 0 ? sectionGeometry(section, { width, height }) : null;
-  const { burn, fill, saute } = forecast;
-  const level = stage === 'sear' ? saute.level : stage === 'lid-on' ? burn.level : 'safe';
-  const limit = stage === 'sear' ? saute.limitC : burn.cutoutC;
+  const { burn, saute } = forecast;
+  // Each lid speaks for itself; with none on, the first lid's fill is what is asked.
+  const { fill } = lid ?? forecast;
+  const over = fill.share > fill.limit;
+  const seared = moment.kind === 'sear';
+  const level = seared ? saute.level : (lid?.base.level ?? 'safe');
+  const limit = seared ? saute.limitC : burn.cutoutC;
   const words: Readonly<Record<'fill' | 'liquid' | 'minimum', string>> = {
     fill: fill.limit === 0.5 ? '½ full' : '⅔ full',
     liquid: print('volume', section.freeMl),
@@ -67,15 +72,15 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
             <svg width={width} height={height} className="section-drawing" role="group" aria-label="The section">
               <text x={2} y={14}>
                 <tspan className="section-figure">{printerFor(system).litres(fill.litres)}</tspan>
-                <tspan dx={8} style={fill.over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
-                  {fill.over ? '■ ' : ''}
-                  {Math.round(fill.share * 100)} % full{fill.over ? ', over the line' : ''}
+                <tspan dx={8} style={over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
+                  {over ? '■ ' : ''}
+                  {Math.round(fill.share * 100)} % full{over ? ', over the line' : ''}
                 </tspan>
               </text>
               <PotDrawing
                 g={g}
                 tone={TONE[level]}
-                lid={stage === 'lid-on'}
+                lid={lid !== undefined}
                 stuckPx={STUCK_PX[section.sticking]}
                 words={words}
                 layers={{
@@ -84,8 +89,8 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
                   meat: pressable('meat', 'Meat: open its station'),
                   top: pressable('vegetables', `On top, ${top}: open Vegetables and grains`),
                   base: pressable(
-                    stage === 'sear' ? 'sear' : 'pot',
-                    `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${stage === 'sear' ? 'Sear' : 'Pot and liquid'}`,
+                    seared ? 'sear' : 'pot',
+                    `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot and liquid'}`,
                   ),
                 }}
               />
@@ -98,9 +103,9 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
                   y={g.floor + (width < NARROW ? 51 : 35)}
                   textAnchor={width < NARROW ? 'start' : 'end'}
                 >
-                  {stage === 'opened' || stage === 'deglaze'
+                  {moment.kind === 'opened' || moment.kind === 'deglaze'
                     ? 'boiling'
-                    : stage === 'sear'
+                    : seared
                       ? `to ${print('temperature', limit)}`
                       : `${burn.kind === 'scorch' ? 'scorches at' : 'cuts out at'} ${print('temperature', limit)}`}
                 </text>

@@ -1,0 +1,95 @@
+import type { Plan } from '../../plan/plan';
+import { scaledMeat } from '../../plan/scale';
+import type { Printer } from '../../units/quantity';
+import type { Fill } from '../../pot/fill';
+import type { Ledger } from '../../pot/ledger';
+import { jugful, pourMore, type Remedy } from './remedies';
+
+/** The fill part of a forecast. */
+export interface FillInWords extends Fill {
+  readonly text: string;
+  readonly remedies: readonly Remedy[];
+}
+
+/** Pours less, from the last to the first liquid, and never below the minimum. */
+export function lessLiquid(
+  plan: Plan,
+  fill: Fill,
+  ledger: Pick<Ledger, 'freeAtStartMl' | 'minimumMl'>,
+  print: Printer,
+): Remedy[] {
+  const overMl = (fill.share - fill.limit) * plan.cooker.litres * 1000;
+  const spare = ledger.freeAtStartMl - ledger.minimumMl;
+  const ml = jugful(overMl);
+  if (spare < ml) return [];
+  let left = ml;
+  const liquids = [...plan.liquids]
+    .reverse()
+    .map((item) => {
+      const cut = Math.min(item.ml, left);
+      left -= cut;
+      return { ...item, ml: item.ml - cut };
+    })
+    .reverse()
+    .filter((item) => item.ml > 0);
+  return left > 0 ? [] : [{ text: `Pour ${print.quantity('volume', ml)} less`, change: { liquids } }];
+}
+
+/** One of several runs: everything in its share, but the liquid never under the minimum. */
+function partOf(
+  plan: Plan,
+  share: number,
+  ledger: Ledger,
+): Pick<Plan, 'meat' | 'servings' | 'liquids'> & Partial<Plan> {
+  const some = <T extends { readonly grams: number }>(items: readonly T[]): T[] =>
+    items.map((item) => ({ ...item, grams: Math.round(item.grams * share) }));
+  const pourShare = Math.min(1, Math.max(share, ledger.minimumMl / Math.max(1, ledger.freeAtStartMl)));
+  return {
+    meat: scaledMeat(plan.meat, share),
+    servings: Math.max(1, Math.round(plan.servings * share)),
+    liquids: plan.liquids.map((item) => ({ ...item, ml: Math.round(item.ml * pourShare) })),
+    additions: some(plan.additions),
+    aromatics: some(plan.aromatics),
+    vegetables: some(plan.vegetables),
+    grains: some(plan.grains),
+  };
+}
+
+/**
+ * How full the pot is, in words, with what to do when it is over its line: less liquid but never under the minimum, two
+ * runs, a larger pot.
+ *
+ * @param plan the plan
+ * @param fill how full it is
+ * @param ledger its liquid
+ * @param print the cook's units
+ */
+export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): FillInWords {
+  const line = fill.limit === 0.5 ? 'half' : 'two thirds';
+  const most = fill.limit * plan.cooker.litres;
+  const held = `${print.litres(fill.litres)} in a pot of ${print.litres(plan.cooker.litres)}`;
+  if (!fill.over) return { ...fill, text: `${held}: under its line at ${line}, ${print.litres(most)}.`, remedies: [] };
+  const remedies: Remedy[] = lessLiquid(plan, fill, ledger, print);
+  if (fill.runs > 1) {
+    const change = partOf(plan, 1 / fill.runs, ledger);
+    remedies.push({
+      text: `Cook it in ${fill.runs} runs: this one with ${print.quantity('mass', change.meat.grams)} of meat`,
+      change,
+    });
+  }
+  if (fill.potLitres !== null)
+    remedies.push({ text: `A pot of ${print.litres(fill.potLitres)} would hold it`, change: null });
+  return {
+    ...fill,
+    text: fill.overflows
+      ? `It does not go in: ${held}.`
+      : `Over the line: ${held}, and at most ${print.litres(most)}, ${line} of it.`,
+    remedies,
+  };
+}
+
+/** What to pour when the liquid is under the cooker's minimum. */
+export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
+  if (!ledger.belowMinimum) return null;
+  return pourMore(plan, ledger.shortMl, print);
+}

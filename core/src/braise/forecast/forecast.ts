@@ -1,0 +1,333 @@
+import { cutById } from '../../larder/cuts';
+import { gradeOf, meanMelted } from '../../meat/tenderness';
+import { place, OPEN_MINUTES, type Figures } from '../../method/place';
+import { moveOf } from '../../method/moves';
+import type { Method, Work } from '../../method/step';
+import type { CookingBody } from '../../physics/cooking-body';
+import { endsOf } from '../../method/whereabouts';
+import { toughnessOf } from '../../plan/learnt';
+import type { OtherMeat, Plan } from '../../plan/plan';
+import { portionAt, portionsOf, thickenerPortion, type Portion } from '../../plan/portions';
+import { contentsOf } from '../../pot/contents';
+import { fillOf } from '../../pot/fill';
+import { ledgerOf, type Ledger } from '../../pot/ledger';
+import { liquidSchools } from '../../pot/liquid-schools';
+import { backwards, type Schedule } from '../../clock/schedule';
+import { tasksOf } from '../../clock/tasks';
+import { aromaticSteps } from '../../stations/aromatics';
+import { leftovers } from '../../stations/leftovers';
+import { yieldOf } from '../../stations/plate';
+import { solveSauce, type SauceFigures } from '../../stations/sauce';
+import type { SearPlan } from '../../stations/sear';
+import { printerFor, type UnitSystem } from '../../units/quantity';
+import { shiftIso } from '../../units/time';
+import { finishWords } from '../../words/finish-words';
+import { platingSentence } from '../../words/step-words';
+import { taskLabel } from '../../words/task-words';
+import type { Told } from '../../words/told';
+import { cautionsFor } from './cautions';
+import { evening, type Evening } from './evening';
+import { UNDER_FOIL_W_PER_M2K } from './later-stages';
+import { fillInWords, minimumRemedy } from './fill-remedies';
+import type { CurvePoint } from './curve';
+import type { CutForecast, Forecast } from './forecast-document';
+import { lidInWords } from './lid-remedies';
+import type { Lid } from './lid';
+import { hottest, lidsOf } from './lids';
+import { juicesOf, type MainRun } from './main-run';
+import { methodMinutes, METHODS } from './other-methods';
+import { reasonsFor } from './reasons';
+import { burnInWords } from './remedies';
+import { sauteOf } from './saute';
+import { timing, type Timing } from './timing';
+
+/** Odds at every whole minute, as far as they still change. */
+function byMinute(odds: Timing): Forecast['tenderness']['byMinute'] {
+  return Array.from({ length: Math.floor(odds.longest) + 1 }, (_, minutes) => ({
+    minutes,
+    mean: odds.melted(minutes),
+    ...odds.chance(minutes),
+  }));
+}
+
+function ledgerFor({ resolved, ready, run, later }: Evening): Ledger {
+  return ledgerOf(resolved, ready.charges, {
+    lidOn: ready.pot.accounts,
+    opened: run.opened,
+    juiceMl: juicesOf(
+      ready.cuts.map(({ meat }) => meat),
+      run.pot.bodies,
+    ),
+    later,
+  });
+}
+
+/** The sauce of the evening, its figures solved. */
+function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceFigures {
+  const { build } = ready.pot;
+  const soft = staging.stages
+    .flatMap(({ items }) => items)
+    .filter(({ texture }) => texture === 'soft' || texture === 'into-the-sauce')
+    .reduce((sum, { grams }) => sum + grams, 0);
+  return solveSauce(resolved, {
+    freeMl: ledger.freeAtEndMl,
+    fatMl: ledger.fatMl,
+    starchG: ready.charges.filter(({ stage }) => stage !== 'after').reduce((sum, { starchG }) => sum + starchG, 0),
+    heaterW: build.heaterW,
+    boilingC: build.boilingC,
+    softGrams: soft,
+  });
+}
+
+/** What the method is made of: the reckoning's figures, by the portions they are of. */
+function figuresFor(found: Evening, sauce: SauceFigures): Figures {
+  const { resolved, ready, run, pressureMinutes } = found;
+  const starch = thickenerPortion(resolved, sauce.thickens ? sauce.thickenerGrams : 0);
+  const cuts = [resolved.meat, ...resolved.otherMeats];
+  const sears = [ready.sear, ...ready.otherSears];
+  return {
+    portions: [...portionsOf(resolved), ...(starch ? [starch] : [])],
+    sears: ready.cuts.map(({ meat }, i) => ({ cut: cuts.indexOf(meat as OtherMeat), sear: sears[i] as SearPlan })),
+    preheat: ready.preheatMinutes,
+    toPin: run.toPin,
+    toTimer: run.toTimer,
+    pressure: pressureMinutes,
+    release: run.releaseMinutes,
+    later: found.later,
+    sauce,
+    meatsInPot: found.meats.flatMap(({ inPot }, i) => (inPot ? [i] : [])),
+  };
+}
+
+/** Meat from the kitchen may lie so long before it is hot, minutes; half as long in great heat. US FDA Food Code 2022, 3-501.19; from memory. */
+const WARM_MINUTES = { usual: 120, hot: 60, hotC: 32 };
+
+/** How long raw meat lies in the warm: in the kitchen from the start of the work, or in a cooker that waits to begin. */
+function inTheWarm({ resolved }: Evening, schedule: Schedule): { minutes: number; most: number } {
+  const { roomC } = resolved.kitchen;
+  const lidOn = schedule.tasks.find(({ work }) => work.kind === 'come-up')?.startMinute ?? 0;
+  const lies = [resolved.meat, ...resolved.otherMeats].some(({ startsFrom }) => startsFrom === 'room');
+  return {
+    minutes: resolved.waitsMinutes + (lies ? lidOn : 0),
+    most: roomC > WARM_MINUTES.hotC ? WARM_MINUTES.hot : WARM_MINUTES.usual,
+  };
+}
+
+/** Meat that is lifted out before its sauce is finished, when it is served; never hotter than water boils here. */
+function underFoil(body: CookingBody, { finish, kitchen }: Plan, { pot }: MainRun): CutForecast['foil'] {
+  const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
+  for (let minute = 0; minute < finish.restMinutes; minute += 1) out.advance(60, kitchen.roomC, kitchen.roomC);
+  return { minutes: finish.restMinutes, coreC: Math.min(out.coreC, pot.build.boilingC) };
+}
+
+/** Every cut as it is served. */
+function cutsFor(
+  { meats, resolved, run, pressureMinutes, odds }: Evening,
+  portions: readonly Portion[],
+  method: Method,
+): CutForecast[] {
+  const finished = method.blocks.filter(({ work }) => work.kind === 'finish').flatMap(({ steps }) => steps);
+  const lifted = new Set(finished.flatMap(({ moves }) => moveOf(moves, 'lift')?.portions ?? []));
+  return meats.map(({ meat, body, chance, foil: waited }, i) => {
+    const portion = portionAt(portions, 'meat', i);
+    const foil = waited ?? (lifted.has(portion?.id ?? '') ? underFoil(body, resolved, run) : null);
+    const toughness = i === 0 ? toughnessOf(resolved) : cutById(meat.cut).toughness;
+    const melted = meanMelted(body, toughness);
+    const atOpening = i === 0 ? (run.pot.bodies[0]?.coreC ?? body.coreC) : body.coreC;
+    return {
+      portion: portion?.id ?? '',
+      cut: meat.cut,
+      name: portion?.name ?? '',
+      mean: melted,
+      grade: gradeOf(melted),
+      chance: i === 0 ? odds.chance(pressureMinutes) : chance,
+      coreC: atOpening,
+      safe: body.minutesToSafe !== null,
+      minutesToSafe: body.minutesToSafe,
+      foil,
+    };
+  });
+}
+
+/** What the tables alone would propose: the same pot, the same piece, the cut's usual toughness. */
+function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number | null {
+  const usual = { ...resolved, learnt: { ...plan.learnt, toughness: undefined } };
+  const wanted = timing(usual, ready.piece, ready.pot).minutesFor(plan.confidence);
+  return wanted === null ? null : Math.ceil(wanted - 1e-6);
+}
+
+/**
+ * The one door of the reckoning: a plan in, its forecast out. Pure: no clock, no I/O, the same plan gives the same
+ * forecast.
+ *
+ * @param plan every default filled in
+ * @param system the units its texts are written in; its figures are always in the core's own
+ * @returns the forecast, format "hervir/forecast"
+ * @throws PlanError naming the field that makes the plan impossible
+ * Accuracy: the reference minutes of the trade within 15 % or 4 minutes.
+ * @example forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })).tenderness.grade // 'fork'
+ */
+export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
+  const print = printerFor(system);
+  const before: CurvePoint[] = [];
+  const found = evening(plan, before);
+  const { resolved, ready, odds, proposedMinutes, pressureMinutes, run, staging, piece: meat } = found;
+  const { piece, sear, otherSears, cuts: startCuts, aromatics, pot: loaded, preheatMinutes, charges } = ready;
+  const { build } = loaded;
+  const toughness = toughnessOf(plan);
+  const melted = meanMelted(meat, toughness);
+  const ledger = ledgerFor(found);
+  const fill = fillOf(resolved, contentsOf(resolved, piece, charges, ledger.freeAtStartMl));
+  const lids = lidsOf(found);
+  const base = hottest(lids);
+  const burn = burnInWords(resolved, base.base, print);
+  const sauce = sauceFor(found, ledger);
+  const figures = figuresFor(found, sauce);
+  const { portions } = figures;
+  const method = place(resolved, figures);
+  const said: Told = {
+    plan: resolved,
+    portions,
+    print,
+    sizes: new Map(
+      staging.stages.flatMap(({ items }) => items.map(({ portion, sizeCm }) => [portion, sizeCm] as const)),
+    ),
+    sauce,
+    caution: () => null,
+  };
+  const schedule = backwards(
+    tasksOf(method.blocks, (block) => taskLabel(said, block)),
+    plan.moved,
+  );
+  const finish = finishWords(said, method);
+  const ends = endsOf(method, portions);
+  const cuts = cutsFor(found, portions, method);
+  const core = meat.coreCookValue;
+  const partial = {
+    format: 'hervir/forecast',
+    version: 2,
+    plan,
+    portions: portions.map((portion) => ({ ...portion, ends: ends.get(portion.id) ?? 'bowl' })),
+    method,
+    lids: lids.map((lid) => lidInWords(resolved, lid, print)),
+    meats: cuts,
+    placed: { vegetables: resolved.vegetables, grains: resolved.grains },
+    pressureMinutes,
+    ownMinutes: plan.pressureMinutes !== null,
+    proposedMinutes,
+    withoutLearnt: plan.learnt?.toughness === undefined ? null : proposedByTheTables(plan, found),
+    pressureMinutesRange: [
+      Math.ceil(odds.minutesFor(0.2) ?? odds.longest),
+      Math.ceil(odds.minutesFor(0.95) ?? odds.longest),
+    ],
+    tenderness: {
+      mean: melted,
+      core: meanMelted({ cookValues: Float64Array.of(core), weights: Float64Array.of(1) }, toughness),
+      grade: gradeOf(melted),
+      chance: odds.chance(pressureMinutes),
+      coreC: run.piece.coreC,
+      cookValueMean: meat.meanCookValue(),
+      cookValueCore: core,
+      minutesToSafe: meat.minutesToSafe,
+      byMinute: byMinute(odds),
+    },
+    piece: {
+      count: piece.count,
+      shape: piece.shape,
+      dimensionsCm: piece.dimensionsCm,
+      thicknessCm: piece.thicknessCm,
+      gramsEach: piece.gramsEach,
+    },
+    pot: {
+      workingC: build.workingC,
+      boilingC: build.boilingC,
+      minutesToPin: run.toPin,
+      minutesToPressure: run.toPressure,
+      releaseMinutes: run.releaseMinutes,
+      naturalReleaseMinutes: run.naturalReleaseMinutes,
+      curve: onTheClock(schedule, before, found),
+    },
+    sear: {
+      ...sear,
+      others: otherSears.map((one, i) => ({
+        portion:
+          portionAt(portions, 'meat', resolved.otherMeats.indexOf(startCuts[i + 1]?.meat as OtherMeat) + 1)?.id ?? '',
+        sear: one,
+      })),
+      preheatMinutes,
+      aromatics: aromaticSteps(plan.aromatics),
+    },
+    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics, print),
+    fill: fillInWords(plan, fill, ledger, print),
+    liquid: {
+      ...ledger,
+      remedy: minimumRemedy(plan, ledger, print),
+      schools: liquidSchools(resolved, piece, charges, loaded.accounts.boiledKg * 1000),
+    },
+    burn: { ...burn, run: base.run === 1 ? 'first' : 'second' },
+    stages: staging.stages,
+    openings: staging.openings,
+    allTexturesMet: staging.allMet,
+    foil: cuts[0]?.foil ?? null,
+    finish: { ...finish, platingText: platingSentence(said) },
+    yield: yieldOf(plan, meat.body.heatK(), meat.meanCookValue()),
+    leftovers: leftovers(plan.servings, print, plan.serveAt),
+    otherMethods: METHODS.map((method) => ({
+      method,
+      minutes: methodMinutes(plan, method, run.piece.meanCookValue()),
+    })),
+    clock: {
+      startAt: plan.serveAt === null ? null : shiftIso(plan.serveAt, -schedule.totalMinutes),
+      eatAt: plan.serveAt,
+      totalMinutes: schedule.totalMinutes,
+      handsOnMinutes: schedule.handsOnMinutes,
+      tasks: schedule.tasks,
+    },
+    cautions: cautionsFor(resolved, {
+      lids: lids.map((lid) => ({
+        run: lid.run,
+        over: lid.fill.over,
+        liquid: lid.liquid.level,
+        missingMl: lid.liquid.missingMl,
+        base: lid.base.level,
+        foams: foamsAt(found, lid),
+      })),
+      middleIsSafe: cuts.every(({ safe }) => safe),
+      inTheWarm: inTheWarm(found, schedule),
+    }),
+  } as const satisfies Omit<Forecast, 'reasons'>;
+  return { ...partial, reasons: reasonsFor(partial, print) };
+}
+
+/** Whether a lid's valve is opened on something that foams: opened at once, or before the foam has settled. */
+function foamsAt({ resolved, later }: Evening, { stage, run }: Lid): boolean {
+  const release = run === 1 ? resolved.release : later.find(({ id }) => id === stage)?.settings.release;
+  if (release !== undefined && release.method !== 'quick') return false;
+  const order = ['start', ...later.map(({ id }) => id)];
+  const inBy = order.slice(0, order.indexOf(stage) + 1);
+  return resolved.grains.some(({ grams, place: at }) => grams > 0 && inBy.includes(at));
+}
+
+/** Puts the pot's history where the schedule has it, and closes it with the rest. */
+function onTheClock(
+  schedule: Schedule,
+  before: readonly CurvePoint[],
+  { run, resolved, laterCurve }: Evening,
+): CurvePoint[] {
+  const startOf = (...kinds: readonly Work['kind'][]): number | undefined =>
+    schedule.tasks.find(({ work }) => kinds.includes(work.kind))?.startMinute;
+  const potStart = startOf('heat') ?? startOf('marinade', 'deglaze') ?? startOf('load') ?? 0;
+  const lidOn = startOf('come-up') ?? 0;
+  const opened = startOf('open') ?? lidOn + (run.curve.at(-1)?.minute ?? 0);
+  const points = [
+    ...before.map((point) => ({ ...point, minute: point.minute + potStart })),
+    ...run.curve.map((point) => ({ ...point, minute: point.minute + lidOn })),
+    ...laterCurve.map((point) => ({ ...point, minute: point.minute + opened })),
+  ];
+  const last = points[points.length - 1];
+  if (last) {
+    const minute = Math.min(schedule.totalMinutes, last.minute + OPEN_MINUTES + resolved.finish.restMinutes);
+    points.push({ ...last, minute: Math.max(last.minute, minute), gaugeKPa: 0, phase: 'rest' });
+  }
+  return points;
+}

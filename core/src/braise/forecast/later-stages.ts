@@ -1,0 +1,259 @@
+import { vegetableById } from '../../larder/vegetables';
+import { pieceOf } from '../../meat/piece';
+import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
+import type { CookingBody } from '../../physics/cooking-body';
+import { toughnessOf } from '../../plan/learnt';
+import type { Meat, OtherMeat, Plan, PlannedStage, StageId } from '../../plan/plan';
+import { stageOf } from '../../plan/stage-settings';
+import type { Drinkers } from '../../pot/drinkers';
+import { pressureStage, simmerStage, untilLifted, type Refill, type StageRun } from '../../pot/later-stage';
+import { PLANT_J_PER_KG_K } from '../../pot/loading';
+import type { Pot } from '../../pot/pot-model';
+import { QUICK, STANDING_OPEN, stepFor, type Follow, type Stretch } from '../../pot/pressure-run';
+import type { CurvePoint } from './curve';
+import { grainsAt, juicesOf, recorder, type MainRun } from './main-run';
+
+/** In still air under foil, W/m² K. From memory. */
+export const UNDER_FOIL_W_PER_M2K = 6;
+/** Lid back on for a cut that goes in later, where nobody says how long, minutes. Common practice. */
+const USUAL_LATER_MINUTES = 10;
+
+/** A stage after the first run, as it was done. */
+export interface DoneStage extends StageRun {
+  readonly id: StageId;
+  readonly kind: 'pressure' | 'simmer';
+  readonly settings: PlannedStage;
+  /** Places in the plan's list of cuts of those that are in the pot during it. */
+  readonly meats: readonly number[];
+  /** Those that were lifted out just before it, and those that went back in. */
+  readonly liftedOut: readonly number[];
+  readonly putIn: readonly number[];
+}
+
+/** The cuts of a plan, its own first. */
+export function meatsOf(plan: Plan): (Meat & Partial<Pick<OtherMeat, 'goesIn' | 'comesOut'>>)[] {
+  return [plan.meat, ...plan.otherMeats];
+}
+
+const grams = (items: readonly { readonly grams: number }[]): number =>
+  items.reduce((sum, item) => sum + item.grams, 0);
+
+/** All that goes in cold at a stage, g: vegetables, grain, aromatics and what the larder does not know. */
+export function gramsAt(plan: Plan, id: StageId, orAuto: boolean): number {
+  const here = [...plan.vegetables, ...plan.grains].filter(({ place }) => place === id || (orAuto && place === 'auto'));
+  return (
+    grams(here) +
+    grams(plan.aromatics.filter(({ stage }) => stage === id)) +
+    grams(plan.others.filter(({ place }) => place === id))
+  );
+}
+
+/** Whether a stage is done: the cook gave it minutes, or something goes in at it. */
+export function isDone(plan: Plan, stage: PlannedStage): boolean {
+  const { id, minutes } = stage;
+  return (
+    minutes !== null ||
+    gramsAt(plan, id, false) > 0 ||
+    plan.liquids.some((item) => item.stage === id && item.ml > 0) ||
+    plan.additions.some((item) => item.stage === id && item.grams > 0) ||
+    plan.otherMeats.some(({ goesIn }) => goesIn === id)
+  );
+}
+
+const isHot = ({ kind }: PlannedStage): boolean => kind === 'pressure' || kind === 'simmer';
+
+/** Stages in the order they are done: the cook's, and where it is left to Hervir a second run and a simmer after them. */
+export function sequenceOf(plan: Plan): PlannedStage[] {
+  const own = plan.stages.filter(isHot);
+  const has = (kind: PlannedStage['kind']): boolean => own.some((stage) => stage.kind === kind);
+  const named = (id: StageId): boolean => own.some((stage) => stage.id === id);
+  return [
+    ...own,
+    ...(named('second-run') || (has('pressure') && !pinnedAt(plan, 'second-run')) ? [] : [stageOf(plan, 'second-run')]),
+    ...(named('simmer') || (has('simmer') && !pinnedAt(plan, 'simmer')) ? [] : [stageOf(plan, 'simmer')]),
+  ];
+}
+
+const pinnedAt = (plan: Plan, id: StageId): boolean =>
+  [...plan.vegetables, ...plan.grains].some(({ place }) => place === id);
+
+/** Juice of vegetables that are in from the start, ml: by the first opening it is liquid like the rest. */
+function plantJuiceMl(plan: Plan): number {
+  return plan.vegetables
+    .filter(({ place }) => place === 'start' || place === 'flavour-only')
+    .reduce((sum, { vegetable, grams: g }) => sum + g * vegetableById(vegetable).juiceShare, 0);
+}
+
+/** The pot between two stages: what is in it, and the cuts that are not. */
+export interface Open {
+  readonly pot: Pot;
+  /** Cuts in the pot, in the order of its bodies. */
+  readonly inPot: readonly number[];
+  readonly outside: ReadonlyMap<number, CookingBody>;
+  /** Juice that has been counted as liquid, ml. */
+  readonly juiceMl: number;
+  readonly drinkers: Drinkers;
+}
+
+export function opened(plan: Plan, { pot, drinkers }: MainRun): Open {
+  const inPot = meatsOf(plan).flatMap(({ goesIn = 'start' }, i) => (goesIn === 'start' ? [i] : []));
+  return { pot, inPot, outside: new Map(), juiceMl: 0, drinkers: drinkers.clone() };
+}
+
+/** Which cuts are in the pot during a stage. */
+export function meatsDuring(plan: Plan, order: readonly PlannedStage[], stage: PlannedStage): number[] {
+  const at = (id: string): number => order.findIndex((one) => one.id === id);
+  const now = at(stage.id);
+  return meatsOf(plan).flatMap(({ goesIn = 'start', comesOut = 'end' }, i) => {
+    const begun = goesIn === 'start' || (at(goesIn) >= 0 && at(goesIn) <= now);
+    const over = comesOut !== 'end' && at(comesOut) >= 0 && at(comesOut) <= now;
+    // A cut that goes in just now is what the stage is for; the others are out under foil where it says so.
+    return begun && !over && (stage.meat === 'in' || goesIn === stage.id) ? [i] : [];
+  });
+}
+
+/** What is done to the pot before a stage, and the meat outside after it. */
+export function refillOf(
+  plan: Plan,
+  open: Open,
+  stage: PlannedStage,
+  meats: readonly number[],
+  cold: number,
+): { readonly refill: Refill; readonly juiceMl: number; readonly outside: Map<number, CookingBody> } {
+  const cuts = meatsOf(plan);
+  const outside = new Map(open.outside);
+  const juice = juicesOf(
+    open.inPot.map((i) => cuts[i] as Meat),
+    open.pot.bodies,
+  );
+  // The juice of what was lifted out before is in the liquid already.
+  const all = juice + (open.juiceMl === 0 ? plantJuiceMl(plan) : 0);
+  const juiceMl = Math.max(0, all - open.juiceMl);
+  const settle = (pot: Pot): void => {
+    const bodies = pot.takeOut();
+    const there = new Map(open.inPot.map((i, at) => [i, bodies[at] as CookingBody]));
+    for (const [i, body] of there) if (!meats.includes(i)) outside.set(i, body.withSurface(UNDER_FOIL_W_PER_M2K));
+    for (const i of meats) {
+      const meat = cuts[i] as Meat;
+      const body =
+        there.get(i) ??
+        outside.get(i)?.withSurface(WET_SURFACE) ??
+        pieceBody(meat, pieceOf(meat), START_C[meat.startsFrom], { middle: true });
+      outside.delete(i);
+      pot.add(body);
+    }
+  };
+  const poured = [
+    ...plan.liquids
+      .filter((item) => item.stage === stage.id)
+      .map(({ ml, temperatureC }) => ({ kg: ml / 1000, temperatureC })),
+    ...plan.additions
+      .filter((item) => item.stage === stage.id)
+      .map((item) => ({ kg: item.grams / 1000, temperatureC: plan.kitchen.roomC })),
+  ];
+  return {
+    refill: {
+      settle,
+      juiceKg: juiceMl / 1000,
+      brothOutKg: stage.takeOutMl / 1000,
+      coldJPerK: (cold / 1000) * PLANT_J_PER_KG_K,
+      poured,
+    },
+    juiceMl,
+    outside,
+  };
+}
+
+/** What goes in off the heat cools the pot a little, J/K: a bowlful at most. */
+const BOWLFUL_J_PER_K = 0.25 * PLANT_J_PER_KG_K;
+
+/** The pot standing open while the sauce rests. */
+export function resting(pot: Pot, minutes: number, coldJPerK: number): Stretch[] {
+  const standing = pot.clone();
+  if (!standing.pinIsUp) standing.openLid();
+  standing.pour(0, standing.build.roomC, Math.min(BOWLFUL_J_PER_K, coldJPerK));
+  const history: Stretch[] = [];
+  stepFor(standing, minutes, STANDING_OPEN, (stretch) => history.push(stretch));
+  return history;
+}
+
+export interface Later {
+  readonly done: readonly DoneStage[];
+  readonly curve: CurvePoint[];
+  /** What the pot went through from its first opening on. */
+  readonly history: Stretch[];
+  readonly open: Open;
+}
+
+/**
+ * What the pot does after its first opening, stage by stage.
+ *
+ * @param plan with everything in its place
+ * @param minutesOf what Hervir has found for stages it was left to
+ * @param until stop before this stage
+ */
+export function laterStages(
+  plan: Plan,
+  run: MainRun,
+  minutesOf: (id: StageId) => number | undefined,
+  until: (stage: PlannedStage) => boolean = () => false,
+): Later {
+  const curve: CurvePoint[] = [];
+  const history: Stretch[] = [];
+  const done: DoneStage[] = [];
+  const toughness = toughnessOf(plan);
+  const draw = recorder(curve, toughness, run.pot.build.airKPa, -run.pot.minutes, (pot) => {
+    return open.inPot[0] === 0 ? (pot.bodies[0] ?? run.piece) : (open.outside.get(0) ?? run.piece);
+  });
+  let open = opened(plan, run);
+  const order = sequenceOf(plan);
+  for (const stage of order) {
+    if (until(stage)) break;
+    if (!isDone(plan, stage)) continue;
+    const meats = meatsDuring(plan, order, stage);
+    const { refill, juiceMl, outside } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
+    const drinkers = open.drinkers.clone();
+    drinkers.add(grainsAt(plan, stage.id));
+    const begin = open.pot.minutes;
+    const before = open;
+    const record: Follow = (stretch, pot) => {
+      history.push(stretch);
+      draw(stretch, pot);
+      drinkers.follow(stretch);
+    };
+    const freeMl = (pot: Pot): number => pot.liquidKgNow * 1000 - drinkers.drunkMl;
+    const minutes = stage.minutes ?? minutesOf(stage.id) ?? USUAL_LATER_MINUTES;
+    // The line draws the meat where it is from now on.
+    open = { ...open, inPot: meats };
+    const ran =
+      stage.kind === 'pressure'
+        ? pressureStage(before.pot, refill, minutes, plan.cooker, stage.release ?? QUICK, freeMl, record)
+        : simmerStage(before.pot, refill, minutes, stage.heat ?? 'gentle', freeMl, record);
+    if (!ran) continue;
+    for (const body of outside.values()) waits(body, ran.pot.minutes - begin, plan.kitchen.roomC);
+    done.push({
+      ...ran,
+      id: stage.id,
+      kind: stage.kind === 'pressure' ? 'pressure' : 'simmer',
+      settings: stage,
+      meats,
+      liftedOut: before.inPot.filter((i) => !meats.includes(i)),
+      putIn: meats.filter((i) => !before.inPot.includes(i)),
+    });
+    open = { pot: ran.pot, inPot: meats, outside, juiceMl: before.juiceMl + juiceMl, drinkers };
+  }
+  return { done, curve, history, open };
+}
+
+/** Under foil, in the kitchen's air. */
+export function waits(body: CookingBody, minutes: number, roomC: number): void {
+  for (let minute = 0; minute < minutes; minute += 1) body.advance(60, roomC, roomC);
+}
+
+/** What rides along from when it goes in at a stage: through that stage and all after it, until it is lifted out. */
+export function throughFrom(done: readonly DoneStage[], from: number): Stretch[] {
+  const stage = done[from];
+  if (!stage) return [];
+  // Vegetables of a stage are lifted out before the next one begins.
+  return [...stage.history, ...(stage.kind === 'pressure' ? untilLifted(stage.pot) : [])];
+}

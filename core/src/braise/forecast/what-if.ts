@@ -1,0 +1,110 @@
+import { cutById, type Form } from '../../larder/cuts';
+import type { Plan, ReleaseMethod } from '../../plan/plan';
+import { textureWord } from '../../stations/doneness';
+import { forecast } from './forecast';
+import type { Forecast } from './forecast-document';
+import { readyPot } from './kitchen-pot';
+import { methodCookValue, type Method } from './other-methods';
+import { timing } from './timing';
+
+/** One other way of doing the same, for a card beside the plan. */
+export interface Alternative {
+  /** What to change; pressing the card does it. */
+  readonly release?: Plan['release'];
+  readonly form?: Form;
+  readonly pressureMinutes: number;
+  readonly releaseMinutes: number;
+  readonly totalMinutes: number;
+  readonly handsOnMinutes: number;
+  /** Minutes later (or, below zero, sooner) on the table than the plan as it is. */
+  readonly laterMinutes: number;
+  readonly pieces: number;
+  readonly thicknessCm: number;
+  readonly chance: Forecast['tenderness']['chance'];
+  readonly coreC: number;
+  /** Vegetables and grains, and what each is like by this way. */
+  readonly textures: readonly { readonly name: string; readonly texture: string; readonly met: boolean }[];
+  /** True for the plan as it is. */
+  readonly chosen: boolean;
+}
+
+function alternative(
+  changed: Plan,
+  base: Forecast,
+  change: Pick<Alternative, 'release' | 'form'>,
+  chosen: boolean,
+): Alternative {
+  const other = chosen ? base : forecast(changed);
+  return {
+    ...change,
+    pressureMinutes: other.pressureMinutes,
+    releaseMinutes: other.pot.releaseMinutes,
+    totalMinutes: other.clock.totalMinutes,
+    handsOnMinutes: other.clock.handsOnMinutes,
+    laterMinutes: other.clock.totalMinutes - base.clock.totalMinutes,
+    pieces: other.piece.count,
+    thicknessCm: other.piece.thicknessCm,
+    chance: other.tenderness.chance,
+    coreC: other.tenderness.coreC,
+    textures: other.stages.flatMap(({ items }) =>
+      items.map(({ name, texture, met }) => ({ name, texture: textureWord(texture), met })),
+    ),
+    chosen,
+  };
+}
+
+const WAYS: readonly ReleaseMethod[] = ['natural', 'natural-then-quick', 'quick'];
+
+/**
+ * The release traded against minutes: the same tenderness, as sure as the plan wants it, by each way of letting down.
+ *
+ * @param base the plan's own forecast
+ * @returns natural, timed and quick, side by side
+ * @throws PlanError as the forecast does
+ */
+export function releaseAlternatives(base: Forecast): Alternative[] {
+  const { plan } = base;
+  return WAYS.map((method) => {
+    const release = { ...plan.release, method };
+    // The cook's own minutes belong to the cook's own release.
+    return alternative({ ...plan, release, pressureMinutes: null }, base, { release }, method === plan.release.method);
+  });
+}
+
+/**
+ * Whole against chunks against bite-size, as far as the cut allows: minutes and total time of each.
+ *
+ * @param base the plan's own forecast
+ */
+export function formAlternatives(base: Forecast): Alternative[] {
+  const { plan } = base;
+  return cutById(plan.meat.cut).forms.map((form) => {
+    const own = form === plan.meat.form;
+    const meat = own ? plan.meat : { ...plan.meat, form, pieces: undefined, thicknessCm: undefined };
+    return alternative({ ...plan, meat, pressureMinutes: null }, base, { form }, own);
+  });
+}
+
+/**
+ * Pressure minutes that do what an old recipe's time does by another method: the same mean cook value.
+ *
+ * @param plan its meat, pot and release
+ * @param method of the recipe
+ * @param minutes of the recipe
+ * @returns whole minutes under pressure; 0 where coming up and letting down alone do more
+ * @throws PlanError as the forecast does
+ * @example pressureMinutesLike(plan, 'simmer', 0) // 0
+ */
+export function pressureMinutesLike(plan: Plan, method: Method, minutes: number): number {
+  const wanted = methodCookValue(plan, method, minutes);
+  const { piece, pot } = readyPot(plan);
+  const odds = timing({ ...plan, pressureMinutes: 360 }, piece, pot);
+  let [low, high] = [0, odds.longest];
+  if (odds.cookValue(0) >= wanted) return 0;
+  while (high - low > 0.05) {
+    const middle = (low + high) / 2;
+    if (odds.cookValue(middle) < wanted) low = middle;
+    else high = middle;
+  }
+  return Math.round(high);
+}

@@ -1,0 +1,140 @@
+import * as fc from 'fast-check';
+import { cookState } from '../../clock/cook-state';
+import type { CookEvent } from '../../clock/cook-events';
+import { DEFAULT_COOKER } from '../../plan/defaults';
+import { RELEASES, SEAR_SCHOOLS, type Plan } from '../../plan/plan';
+import { planFor, secondRun } from '../../testing/fixtures';
+import { printerFor } from '../../units/quantity';
+import { catchUp } from './catch-up';
+import { forecast } from '../forecast/forecast';
+import { guideOf } from './guide';
+import { mends } from '../forecast/mends';
+
+const METRIC = printerFor('metric');
+const stovetop = { ...DEFAULT_COOKER, kind: 'stovetop' as const, timerStarts: 'pin' as const, watts: 2200 };
+
+describe('the guide', () => {
+  test('its minutes add up to the plan’s, whatever is seared, let down, staged and finished', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SEAR_SCHOOLS),
+        fc.constantFrom(...RELEASES),
+        fc.boolean(),
+        fc.boolean(),
+        fc.constantFrom('second-run' as const, 'simmer' as const, 'start' as const, 'off-heat' as const),
+        (school, method, burner, sauce, place) => {
+          const plan: Plan = planFor('goat-neck', 'slices', 1600, {
+            sear: { school, where: 'pot', order: 'meat-first' },
+            release: { method, naturalMinutes: 8 },
+            cooker: burner ? stovetop : DEFAULT_COOKER,
+            aromatics: [
+              { ingredient: 'onion', grams: 200 },
+              { ingredient: 'garlic', grams: 8 },
+            ],
+            vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place }],
+          });
+          const full = sauce
+            ? {
+                ...plan,
+                finish: { ...plan.finish, thickener: 'cornstarch' as const, body: 'coating' as const, sauceMl: 300 },
+              }
+            : plan;
+          const f = forecast(full);
+          const guide = guideOf(f, METRIC);
+          const sum = guide.steps
+            .filter(({ runsFrom }) => runsFrom === null)
+            .reduce((total, { minutes, waitMinutes }) => total + minutes + waitMinutes, 0);
+          expect(Math.abs(sum - guide.totalMinutes)).toBeLessThan(0.5);
+          expect(new Set(guide.steps.map(({ id }) => id)).size).toBe(guide.steps.length);
+          for (const step of guide.steps) {
+            expect(step.minutes).toBeGreaterThanOrEqual(0);
+            expect(step.title).not.toMatch(/undefined|NaN|null/);
+            expect(step.title).not.toContain('!');
+            expect(step.button.length).toBeLessThan(40);
+          }
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+
+  test('what can hurt stands at its step', () => {
+    const { steps } = guideOf(forecast(planFor('goat-neck', 'slices', 1600)), METRIC);
+    const at = (id: string): string => steps.find((step) => step.id === id)?.caution ?? '';
+    expect(at('lock')).toMatch(/gasket/);
+    expect(at('natural')).toMatch(/valve|Keep warm/);
+    expect(at('open')).toMatch(/never force the lid/);
+    expect(at('board-meat')).toMatch(/raw meat/);
+  });
+
+  test('a burner is turned down and off by hand; an electric pot ends by itself', () => {
+    const pressure = (plan: Plan): { endsByItself: boolean; alarm: string } | undefined =>
+      guideOf(forecast(plan), METRIC).steps.find(({ id }) => id === 'pressure');
+    expect(pressure(planFor('goat-neck', 'slices', 1600))).toMatchObject({ endsByItself: true, alarm: 'turn' });
+    expect(pressure(planFor('goat-neck', 'slices', 1600, { cooker: stovetop }))).toMatchObject({
+      endsByItself: false,
+      alarm: 'danger',
+    });
+  });
+
+  test('in US units no step is metric', () => {
+    const plan = planFor('goat-neck', 'slices', 1600, {
+      vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
+      stages: secondRun({ takeOutMl: 100 }),
+    });
+    for (const { title, detail } of guideOf(forecast(plan, 'us'), printerFor('us')).steps) {
+      expect(`${title} ${detail}`).not.toMatch(/\d (ml|l|g|kg|cm|°C)\b/);
+    }
+  });
+});
+
+describe('winning time back', () => {
+  const plan = planFor('goat-neck', 'slices', 1600, { serveAt: '2027-01-17T19:00:00+01:00' });
+  const f = forecast(plan);
+  const guide = guideOf(f, METRIC);
+  const begin = Date.parse(plan.serveAt ?? '') - guide.totalMinutes * 60_000;
+  const started: CookEvent = { id: 'a', kind: 'started', at: new Date(begin).toISOString(), payload: {} };
+
+  test('offers the valve with what it costs in tenderness, the rest and the sear, the most first', () => {
+    const state = cookState(guide, [started], begin);
+    const ways = catchUp(f, state, begin, METRIC);
+    expect(ways.map(({ id }) => id)).toEqual(expect.arrayContaining(['valve', 'rest', 'sear']));
+    expect(ways.map(({ minutes }) => minutes)).toEqual([...ways.map(({ minutes }) => minutes)].sort((a, b) => b - a));
+    const valve = ways.find(({ id }) => id === 'valve');
+    expect(valve?.minutes).toBeLessThan(f.pot.releaseMinutes);
+    expect(valve?.text).toMatch(/in 10 instead of|instead of/);
+  });
+
+  test('offers nothing that is over', () => {
+    const served: CookEvent = {
+      id: 'b',
+      kind: 'served',
+      at: new Date(begin + 60_000).toISOString(),
+      payload: { step: 'plate' },
+    };
+    expect(catchUp(f, cookState(guide, [started, served], begin + 60_000), begin + 60_000, METRIC)).toEqual([]);
+  });
+});
+
+test('what makes the evening shorter: every change does win what it says', () => {
+  const base = forecast(planFor('beef-chuck', 'whole', 1360));
+  const ways = mends(base);
+  expect(ways.length).toBeGreaterThanOrEqual(3);
+  for (const { minutes, change, text } of ways) {
+    const other = forecast({ ...base.plan, ...change });
+    expect(base.clock.totalMinutes - other.clock.totalMinutes).toBeCloseTo(minutes, 6);
+    expect(text).toContain(`${Math.round(minutes)} min sooner`);
+  }
+});
+
+test('a second run of no minutes is said as what it is: up to pressure, and down', () => {
+  const plan = planFor('goat-shoulder', 'chunks', 1500, {
+    kitchen: { altitudeM: 1480, roomC: 19 },
+    vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'auto' }],
+  });
+  const found = forecast(plan);
+  expect(found.stages).toMatchObject([{ place: 'second-run', minutes: 0 }]);
+  const titles = guideOf(found, printerFor('metric')).steps.map(({ title }) => title);
+  expect(titles).toContain('Lid locked, valve closed, start: no minutes, only up to pressure');
+  expect(titles.join(' ')).not.toMatch(/\b0 min/);
+});

@@ -1,0 +1,129 @@
+import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
+import type { Forecast } from '../forecast/forecast-document';
+import { mainBlocks, type Block, type Step } from '../../method/step';
+import type { Printer } from '../../units/quantity';
+import { stepWords, type StepWords } from '../../words/step-words';
+import { trackWords } from '../../words/task-words';
+import { toldOf } from './told-of';
+import type { Told } from '../../words/told';
+
+/** Minutes for a burnt base: let down, lift out, scrape, back in. Common practice. */
+const CLEARING_MINUTES = 8;
+const LOCK_MINUTES = 0.5;
+/** A wait that is shorter is none, minutes. */
+const NO_WAIT = 0.05;
+
+/** Whether two blocks are of the same piece of work beside the main one. */
+function sameTrack(a: Block, b: Block): boolean {
+  return JSON.stringify(a.track) === JSON.stringify(b.track);
+}
+
+function tracksOf(f: Forecast, told: Told): GuideTrack[] {
+  const beside = f.clock.tasks.flatMap(({ id, startMinute }) => {
+    const block = f.method.blocks.find((one) => one.id === id);
+    return block && block.track !== null ? [{ block, startMinute }] : [];
+  });
+  const firsts = beside.filter(({ block }, i) => beside.findIndex((one) => sameTrack(one.block, block)) === i);
+  return firsts.map(({ block: first }) => ({
+    id: first.id,
+    name: trackWords(told, first).name,
+    steps: beside
+      .filter(({ block }) => sameTrack(block, first))
+      .map(({ block, startMinute }) => ({
+        id: block.id,
+        title: trackWords(told, block).title,
+        minutes: block.minutes,
+        handsOn: block.handsOn,
+        moves: block.steps.flatMap(({ moves }) => moves),
+        beforeDinner: f.clock.totalMinutes - startMinute,
+      })),
+  }));
+}
+
+/** A step that comes in while the cook is under way. */
+function comesIn(told: Told, step: Step, own: Partial<StepWords> = {}): GuideStep {
+  return {
+    ...stepWords(told, step, null),
+    ...own,
+    id: step.id,
+    task: '',
+    moves: step.moves,
+    minutes: step.minutes,
+    earlyFromMinute: null,
+    broughtInBy: null,
+    waitMinutes: 0,
+  };
+}
+
+function againSteps(f: Forecast, told: Told): AgainSteps {
+  const { cooker } = told.plan;
+  const stovetop = cooker.kind === 'stovetop';
+  const until = cooker.timerStarts === 'pin' ? 'pin' : 'count';
+  const run = 1;
+  const step = (id: string, moves: Step['moves'], minutes: number): Step => ({ id, moves, minutes, hands: true });
+  const all = f.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id);
+  return {
+    clear: comesIn(told, step('clear', [{ kind: 'clear' }], CLEARING_MINUTES)),
+    lock: comesIn(told, step('lock', [{ kind: 'lock-and-start', run, minutes: 0 }], LOCK_MINUTES), {
+      section: 'load',
+      title: `Wipe the rim, seat the gasket, lock the lid; valve closed, ${stovetop ? 'heat on' : 'start'}`,
+      button: 'Locked, and begun',
+      done: 'lidLocked',
+    }),
+    pin: comesIn(told, step('pin', [{ kind: 'come-up', run, until }], 0), {
+      title: until === 'pin' ? 'It comes up again until the pin is up' : 'It comes up again until the cooker counts',
+      detail: '',
+    }),
+    pressure: comesIn(told, step('pressure', [{ kind: 'hold', run }], 0)),
+    vent: comesIn(told, step('vent', [{ kind: 'vent', run }], 0.25)),
+    pinDown: comesIn(told, step('pin-down', [{ kind: 'pin-falls', run }], 1.75)),
+    open: comesIn(told, step('open', [{ kind: 'open', run }], 0.5)),
+    check: comesIn(told, step('check', [{ kind: 'try', portions: all, run }], 1.5)),
+  };
+}
+
+/**
+ * The guide of a cook: every step of the method in order, worded as what is done and what has happened, with the plan's
+ * minutes.
+ *
+ * @param f the plan's forecast
+ * @param print the cook's units
+ * @returns steps whose minutes add up to the plan's own
+ * @example guideOf(forecast(plan), printerFor('metric')).steps.at(-1)?.done // 'served'
+ */
+export function guideOf(f: Forecast, print: Printer): Guide {
+  const told = toldOf(f, print);
+  const { cooker, target } = told.plan;
+  const startOf = new Map(f.clock.tasks.map(({ id, startMinute }) => [id, startMinute]));
+  const order = [...f.method.blocks].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
+  let end = 0;
+  const steps = mainBlocks({ blocks: order }).flatMap((block) => {
+    const startMinute = startOf.get(block.id) ?? 0;
+    const beside = block.work.kind === 'heat';
+    const wait = beside ? 0 : Math.max(0, startMinute - end);
+    if (!beside) end = startMinute + block.minutes;
+    return block.steps.map((step, i): GuideStep => ({
+      ...stepWords(told, step, block),
+      id: step.id,
+      task: block.id,
+      moves: step.moves,
+      minutes: step.minutes,
+      // The base may be put on as soon as its time has come, whatever the hands are at.
+      earlyFromMinute: step.moves[0].kind === 'heat' ? startMinute : null,
+      broughtInBy: null,
+      waitMinutes: i === 0 && wait > NO_WAIT ? wait : 0,
+    }));
+  });
+  return {
+    format: 'hervir/guide',
+    version: 2,
+    steps,
+    tracks: tracksOf(f, told),
+    again: againSteps(f, told),
+    heatingMinutes: cooker.timerStarts === 'pin' ? f.pot.minutesToPin : f.pot.minutesToPressure,
+    totalMinutes: f.clock.totalMinutes,
+    eatAt: f.clock.eatAt,
+    wanted: target,
+    electric: cooker.kind === 'electric',
+  };
+}

@@ -1,0 +1,124 @@
+import {
+  GRADE_FROM,
+  meanMelted,
+  TARGET_BAND,
+  THICKNESS_CV,
+  TOUGHNESS_CV,
+  type CookField,
+  type Grade,
+  toughnessBounds,
+} from '../../meat/tenderness';
+import type { CookingBody } from '../../physics/cooking-body';
+import { monotoneCurve } from '../../physics/monotone';
+import { normalCdf } from '../../physics/normal';
+import { toughnessOf } from '../../plan/learnt';
+import type { Plan } from '../../plan/plan';
+import type { Pot } from '../../pot/pot-model';
+import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
+import { potUnderLid } from '../forecast/kitchen-pot';
+import { tooWeak } from '../forecast/timing';
+
+/** What to do with meat that is not there yet. */
+export interface More {
+  /** Further minutes under pressure; 0 where coming up again and letting down is enough. */
+  readonly minutes: number;
+  /** Until the pressure is back, and down again. */
+  readonly reheatMinutes: number;
+  readonly releaseMinutes: number;
+  /** How much tougher than the table this animal seems. */
+  readonly tougherBy: number;
+  readonly text: string;
+}
+
+/** The lid is off while a piece is tried, minutes. Common practice. */
+const TRYING_MINUTES = 3;
+const LONGEST_MORE = 120;
+
+/** The meat in the pot: its cook values and their weights. */
+function meatIn(pot: Pot): CookField {
+  return pot.bodies[0] as CookingBody;
+}
+
+/** What is not known before the check: animals differ, and thickness shifts the same figure. Logarithm. */
+const SIGMA = Math.hypot(TOUGHNESS_CV, 1.5 * THICKNESS_CV);
+
+/** Median of a normal variable that is known to lie between two values. */
+function medianBetween(low: number, high: number): number {
+  const [below, above] = [normalCdf(low), normalCdf(high)];
+  // So far out that the tables end: the nearer edge is all that can be said.
+  if (above - below < 1e-6) return Math.abs(low) < Math.abs(high) ? low : high;
+  const half = (below + above) / 2;
+  let [from, to] = [Math.max(low, -8), Math.min(high, 8)];
+  while (to - from > 1e-4) {
+    const middle = (from + to) / 2;
+    if (normalCdf(middle) < half) from = middle;
+    else to = middle;
+  }
+  return from;
+}
+
+/**
+ * How tough an animal is, from what its meat was like: what is known before, cut down to what the grade allows.
+ *
+ * @param field cook values of the piece at the check
+ * @param usual toughness of the cut
+ * @param found the grade
+ */
+function toughnessFrom(field: CookField, usual: number, found: Grade): number {
+  const { from, to } = toughnessBounds(field, usual, found);
+  return usual * Math.exp(SIGMA * medianBetween(from / SIGMA, to / SIGMA));
+}
+
+/**
+ * Given what has been done so far and what the fork found, how many more minutes. The animal's toughness is read from the
+ * grade; the second run pays for its own way up and down, and both cook.
+ *
+ * @param plan as cooked, with its release
+ * @param doneMinutes under pressure so far
+ * @param found the grade at the check
+ * @returns further minutes with a quick release; null where the target is met already
+ * @throws PlanError when the heater cannot bring the pot to pressure
+ * @example stillTough(plan, 60, 'pulls') // null
+ */
+export function stillTough(plan: Plan, doneMinutes: number, found: Grade): More | null {
+  const [wanted] = TARGET_BAND[plan.target];
+  if (GRADE_FROM[found] >= wanted) return null;
+  const pot = potUnderLid(plan);
+  if (heatUp(pot, plan.cooker) === null) throw tooWeak(plan);
+  runOn(pot, doneMinutes, 0);
+  letDown(pot, plan.release, plan.cooker);
+  const usual = toughnessOf(plan);
+  const toughness = toughnessFrom(meatIn(pot), usual, found);
+
+  pot.openLid();
+  stepFor(pot, TRYING_MINUTES, STANDING_OPEN);
+  const heated = heatUp(pot, plan.cooker);
+  if (heated === null) throw tooWeak(plan);
+
+  const knots: number[] = [];
+  const melted: number[] = [];
+  let releaseMinutes = 0;
+  for (let at = 0; at <= LONGEST_MORE; at += 5) {
+    if (at > 0) runOn(pot, 5, at);
+    const down = pot.clone();
+    releaseMinutes = letDown(down, QUICK, plan.cooker).minutes;
+    knots.push(at);
+    melted.push(meanMelted(meatIn(down), toughness));
+    if ((melted.at(-1) as number) >= wanted) break;
+  }
+  const curve = knots.length > 1 ? monotoneCurve(knots, melted) : null;
+  let minutes = knots.at(-1) as number;
+  while (curve && minutes > 0 && curve.at(minutes - 1) >= wanted) minutes -= 1;
+  const tougherBy = toughness / usual - 1;
+  const sort =
+    Math.abs(tougherBy) < 0.05
+      ? 'an animal like the table’s'
+      : `an animal ${Math.round(Math.abs(tougherBy) * 100)} % ${tougherBy > 0 ? 'tougher' : 'more tender'} than the table`;
+  return {
+    minutes,
+    reheatMinutes: heated.toTimer,
+    releaseMinutes,
+    tougherBy,
+    text: `It reads like ${sort}. Lid back on: ${Math.round(heated.toTimer)} min to come up, ${minutes} more under pressure, ${Math.max(1, Math.round(releaseMinutes))} to vent.`,
+  };
+}
