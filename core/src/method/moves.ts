@@ -84,7 +84,8 @@ export type Move =
   | { readonly kind: 'skim'; readonly ml: number }
   | { readonly kind: 'strain'; readonly solids: Exclude<Then, 'poured-over'>; readonly portions: readonly PortionId[] }
   | { readonly kind: 'blend' }
-  | { readonly kind: 'reduce'; readonly minutes: number; readonly toMl: number }
+  /** With the meat out of it, or in it on purpose. */
+  | { readonly kind: 'reduce'; readonly minutes: number; readonly toMl: number; readonly meatIn: boolean }
   | { readonly kind: 'thicken'; readonly portion: PortionId; readonly grams: number; readonly waterMl: number }
   | ({ readonly kind: 'stir-in'; readonly cooked: boolean } & Portions)
   | ({ readonly kind: 'fold-in' } & Portions)

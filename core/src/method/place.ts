@@ -619,7 +619,12 @@ function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): Portion
     add(1, true, { kind: 'put-back', portions: cuts });
   }
   if (sauce.reduceMinutes > 0) {
-    add(sauce.reduceMinutes, false, { kind: 'reduce', minutes: sauce.reduceMinutes, toMl: sauce.reducedMl });
+    add(sauce.reduceMinutes, false, {
+      kind: 'reduce',
+      minutes: sauce.reduceMinutes,
+      toMl: sauce.reducedMl,
+      meatIn: (meatsInPot.length > 0 && !leaves) || (wanted.meatBack && leaves),
+    });
   }
   const starch = figures.portions.find(({ kind }) => kind === 'thickener');
   if (starch && sauce.thickens) {

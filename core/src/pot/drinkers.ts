@@ -24,6 +24,10 @@ export class Drinkers {
     }
   }
 
+  get any(): boolean {
+    return this.in.length > 0;
+  }
+
   /** They go through a stretch of the pot. */
   readonly follow = ({ seconds, fromC, toC }: Stretch): void => {
     if (this.in.length === 0) return;

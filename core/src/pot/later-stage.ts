@@ -142,17 +142,25 @@ export function untilLifted(pot: Pot): Stretch[] {
   return history;
 }
 
+/** Free liquid of a pot, ml, and whether anything in it drinks. */
+export interface FreeLiquid {
+  readonly drinks: boolean;
+  ml(pot: Pot): number;
+}
+
 /** Told of a pot under its lid, it keeps what the base needs to know: the heat that really goes through it. */
-export function momentsOf(lidOn: number, freeMl: (pot: Pot) => number): { moments: BaseMoment[]; follow: Follow } {
+export function momentsOf(lidOn: number, free: FreeLiquid): { moments: BaseMoment[]; follow: Follow } {
   const moments: BaseMoment[] = [];
   let heaterJ: number | null = null;
   return {
     moments,
     follow: ({ seconds, phase }, pot) => {
+      // Where nothing drinks, the least and the hottest are on the way up.
+      if (!free.drinks && !COMING_UP.has(phase)) return;
       const before = heaterJ ?? 0;
       const watts = heaterJ === null || seconds <= 0 ? 0 : (pot.accounts.heaterJ - before) / seconds;
       heaterJ = pot.accounts.heaterJ;
-      const moment = { minute: pot.minutes - lidOn, liquidC: pot.temperatureC, freeMl: freeMl(pot) };
+      const moment = { minute: pot.minutes - lidOn, liquidC: pot.temperatureC, freeMl: free.ml(pot) };
       if (COMING_UP.has(phase)) moments.push(moment);
       // Held at pressure the heater gives what is lost, and no more; let down it gives nothing.
       else moments.push({ ...moment, watts });
@@ -166,7 +174,7 @@ export function momentsOf(lidOn: number, freeMl: (pot: Pot) => number): { moment
  * @param opened the pot when its pin has fallen
  * @param what what is taken out and put in
  * @param minutes under pressure
- * @param freeMl free liquid in the pot, ml: its own less what has been drunk
+ * @param free liquid in the pot, its own less what has been drunk
  * @param follow told of every step, the refill included
  * @returns null where the pot does not come to pressure again
  */
@@ -176,14 +184,14 @@ export function pressureStage(
   minutes: number,
   settings: RunSettings,
   release: Release,
-  freeMl: (pot: Pot) => number,
+  free: FreeLiquid,
   follow?: Follow,
 ): StageRun | null {
   const { pot, brothOutMl, standing } = refill(opened, what, follow);
   const before = { ...opened.accounts };
   const history: Stretch[] = [];
-  const atLockMl = freeMl(pot);
-  const base = momentsOf(pot.minutes, freeMl);
+  const atLockMl = free.ml(pot);
+  const base = momentsOf(pot.minutes, free);
   const record: Follow = (stretch, now) => {
     history.push(stretch);
     follow?.(stretch, now);
@@ -236,7 +244,7 @@ export function backToBoil(
  * @param what what is taken out and put in
  * @param minutes from the boil on
  * @param heat gentle or hard
- * @param freeMl free liquid in the pot, ml
+ * @param free liquid in the pot, its own less what has been drunk
  * @param follow told of every step, the refill included
  */
 export function simmerStage(
@@ -244,7 +252,7 @@ export function simmerStage(
   what: Refill,
   minutes: number,
   heat: NonNullable<PlannedStage['heat']>,
-  freeMl: (pot: Pot) => number,
+  free: FreeLiquid,
   follow?: Follow,
 ): StageRun {
   const before = { ...opened.accounts };
@@ -263,7 +271,7 @@ export function simmerStage(
     standing,
     history: all.slice(standing.length),
     moments: [],
-    atLockMl: freeMl(pot),
+    atLockMl: free.ml(pot),
     brothOutMl,
     ...goneSince(before, pot),
     pot,

@@ -459,7 +459,7 @@ function lockAndStart(told: Told, { run, minutes }: MoveOf<'lock-and-start'>): D
     title: `Lid locked, valve closed, ${how}`,
     button: run === 2 ? 'Second run begun' : 'It has begun',
     done: 'secondRun',
-    caution: told.caution('check-gasket'),
+    caution: lidCaution(told, run) ?? told.caution('check-gasket'),
   };
 }
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { storedPlan } from '@hervir/contract';
 import type { CookEvent, Observation, Plan } from '@hervir/core';
 
 /** A cook of the demo kitchen's season, as the simulated cooker cooked it. */
@@ -16,5 +17,7 @@ const FILE = join(__dirname, '../../demo/season.json');
 
 /** The season, the oldest first. */
 export function demoSeason(): SeasonCook[] {
-  return JSON.parse(readFileSync(FILE, 'utf8')) as SeasonCook[];
+  const cooks = JSON.parse(readFileSync(FILE, 'utf8')) as SeasonCook[];
+  // The season is older than version 2 of a plan.
+  return cooks.map((cook) => ({ ...cook, plan: storedPlan(cook.plan) }));
 }

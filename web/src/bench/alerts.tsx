@@ -9,21 +9,25 @@ interface Alert {
   readonly remedies: readonly Remedy[];
 }
 
-/** What must not be missed: over the fill line, under the minimum, a base that will burn. */
-export function alertsOf({ fill, liquid, burn }: Forecast): Alert[] {
+/** Cautions that no lid speaks of and that stop a cook all the same. */
+const HARD_CAUTIONS: ReadonlySet<string> = new Set(['raw-middle', 'raw-waits']);
+
+/** What must not be missed at any lid: over the fill line, too little liquid, a base that will burn; and raw meat. */
+export function alertsOf({ fill, lids, cautions }: Forecast): Alert[] {
   const alerts: Alert[] = [];
-  if (fill.over) alerts.push({ key: 'fill', text: fill.text, remedies: fill.remedies });
-  if (liquid.belowMinimum) {
-    alerts.push({
-      key: 'minimum',
-      text: 'Less liquid than this cooker’s minimum when the lid goes on.',
-      remedies: liquid.remedy ? [liquid.remedy] : [],
-    });
+  for (const lid of lids) {
+    // Under the first lid there is more that mends it: less liquid, two runs, a larger pot.
+    const { remedies, text } = lid.run === 1 ? fill : lid.fill;
+    if (lid.fill.level === 'over') alerts.push({ key: `fill-${lid.run}`, text, remedies });
+    if (lid.liquid.level !== 'ok' || lid.liquid.missingMl > 0) {
+      alerts.push({ key: `liquid-${lid.run}`, text: lid.liquid.text, remedies: lid.liquid.remedies });
+    }
+    if (lid.base.level === 'likely') {
+      const mends = lid.base.causes.flatMap((cause) => cause.remedies.filter(({ change }) => change !== null));
+      alerts.push({ key: `burn-${lid.run}`, text: lid.base.text, remedies: mends.slice(0, 2) });
+    }
   }
-  if (burn.level === 'likely') {
-    const remedies = burn.causes.flatMap((cause) => cause.remedies.filter(({ change }) => change !== null));
-    alerts.push({ key: 'burn', text: burn.text, remedies: remedies.slice(0, 2) });
-  }
+  for (const { code, text } of cautions) if (HARD_CAUTIONS.has(code)) alerts.push({ key: code, text, remedies: [] });
   return alerts;
 }
 

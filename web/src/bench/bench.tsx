@@ -1,6 +1,6 @@
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import type { BraiseRecord } from '@hervir/contract';
-import { printDuration, type Forecast, type Plan } from '@hervir/core';
+import { printDuration, type Forecast, type Plan, withStage } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Collapse } from 'antd';
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
@@ -279,6 +279,9 @@ function OpenBench(): ReactNode {
                 height={lineHeight(forecast)}
                 showCore={showCore}
                 onMove={(task, earlier) => edit((before) => moveTask(before, task, earlier))}
+                onStage={(stage, minutes) =>
+                  edit((before) => ({ ...before, ...withStage(before, stage, { minutes }) }))
+                }
                 onDrag={drag}
                 onDrop={(minutes) => {
                   drag(null);

@@ -1,6 +1,7 @@
 import { cutById, type Form, FORMS, LEAST_GRAMS, LIMITS, type Plan } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
+import { OtherCuts } from './other-cuts';
 import { Prep } from './prep';
 import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
@@ -155,6 +156,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
           />
         )}
       </Field>
+      <OtherCuts plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
       <details className="fold">
         <summary>Prep: {prepInWords(plan)}</summary>
         <div className="fields">

@@ -147,7 +147,8 @@ function first(plan: Plan, before: CurvePoint[], after: readonly Stretch[]): Fir
   before.length = 0;
   const ready = readyPot(plan, recorder(before, toughnessOf(plan), kitchenAirKPa(plan.kitchen), 0));
   const { cuts } = ready;
-  const bodies = cuts.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom]));
+  // Alone in the pot it shares its heat with nothing.
+  const bodies = cuts.length < 2 ? [] : cuts.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom]));
   const all = cuts.map(({ meat, piece }, i) => {
     const beside = bodies.filter((_, other) => other !== i);
     return timing(planOf(plan, meat), piece, ready.pot, i === 0 ? after : [], beside);

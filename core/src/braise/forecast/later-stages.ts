@@ -4,7 +4,9 @@ import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
 import type { CookingBody } from '../../physics/cooking-body';
 import { toughnessOf } from '../../plan/learnt';
 import type { Meat, OtherMeat, Plan, PlannedStage, StageId } from '../../plan/plan';
+import { PlanError } from '../../plan/plan-error';
 import { stageOf } from '../../plan/stage-settings';
+import { chargesOf } from '../../pot/charge';
 import type { Drinkers } from '../../pot/drinkers';
 import { pressureStage, simmerStage, untilLifted, type Refill, type StageRun } from '../../pot/later-stage';
 import { PLANT_J_PER_KG_K } from '../../pot/loading';
@@ -69,13 +71,16 @@ export function sequenceOf(plan: Plan): PlannedStage[] {
   const named = (id: StageId): boolean => own.some((stage) => stage.id === id);
   return [
     ...own,
-    ...(named('second-run') || (has('pressure') && !pinnedAt(plan, 'second-run')) ? [] : [stageOf(plan, 'second-run')]),
-    ...(named('simmer') || (has('simmer') && !pinnedAt(plan, 'simmer')) ? [] : [stageOf(plan, 'simmer')]),
+    ...(named('second-run') || (has('pressure') && !isNamed(plan, 'second-run')) ? [] : [stageOf(plan, 'second-run')]),
+    ...(named('simmer') || (has('simmer') && !isNamed(plan, 'simmer')) ? [] : [stageOf(plan, 'simmer')]),
   ];
 }
 
-const pinnedAt = (plan: Plan, id: StageId): boolean =>
-  [...plan.vegetables, ...plan.grains].some(({ place }) => place === id);
+/** Whether anything of the plan names a stage. */
+const isNamed = (plan: Plan, id: StageId): boolean =>
+  [...plan.vegetables, ...plan.grains, ...plan.others].some(({ place }) => place === id) ||
+  [...plan.liquids, ...plan.additions, ...plan.aromatics].some(({ stage }) => stage === id) ||
+  plan.otherMeats.some(({ goesIn }) => goesIn === id);
 
 /** Juice of vegetables that are in from the start, ml: by the first opening it is liquid like the rest. */
 function plantJuiceMl(plan: Plan): number {
@@ -119,9 +124,9 @@ export function refillOf(
   stage: PlannedStage,
   meats: readonly number[],
   cold: number,
-): { readonly refill: Refill; readonly juiceMl: number; readonly outside: Map<number, CookingBody> } {
+): { readonly refill: Refill; readonly juiceMl: number; readonly outside: () => Map<number, CookingBody> } {
   const cuts = meatsOf(plan);
-  const outside = new Map(open.outside);
+  const lifted = new Map<number, CookingBody>();
   const juice = juicesOf(
     open.inPot.map((i) => cuts[i] as Meat),
     open.pot.bodies,
@@ -132,25 +137,19 @@ export function refillOf(
   const settle = (pot: Pot): void => {
     const bodies = pot.takeOut();
     const there = new Map(open.inPot.map((i, at) => [i, bodies[at] as CookingBody]));
-    for (const [i, body] of there) if (!meats.includes(i)) outside.set(i, body.withSurface(UNDER_FOIL_W_PER_M2K));
+    for (const [i, body] of there) if (!meats.includes(i)) lifted.set(i, body);
     for (const i of meats) {
       const meat = cuts[i] as Meat;
       const body =
         there.get(i) ??
-        outside.get(i)?.withSurface(WET_SURFACE) ??
+        open.outside.get(i)?.withSurface(WET_SURFACE) ??
         pieceBody(meat, pieceOf(meat), START_C[meat.startsFrom], { middle: true });
-      outside.delete(i);
       pot.add(body);
     }
   };
-  const poured = [
-    ...plan.liquids
-      .filter((item) => item.stage === stage.id)
-      .map(({ ml, temperatureC }) => ({ kg: ml / 1000, temperatureC })),
-    ...plan.additions
-      .filter((item) => item.stage === stage.id)
-      .map((item) => ({ kg: item.grams / 1000, temperatureC: plan.kitchen.roomC })),
-  ];
+  const poured = chargesOf(plan)
+    .filter(({ at }) => at === stage.id)
+    .map(({ waterMl, temperatureC }) => ({ kg: waterMl / 1000, temperatureC }));
   return {
     refill: {
       settle,
@@ -160,7 +159,12 @@ export function refillOf(
       poured,
     },
     juiceMl,
-    outside,
+    // A body in other surroundings is solved anew: only where it really waits there.
+    outside: () =>
+      new Map([
+        ...[...open.outside].filter(([i]) => !meats.includes(i)),
+        ...[...lifted].map(([i, body]) => [i, body.withSurface(UNDER_FOIL_W_PER_M2K)] as const),
+      ]),
   };
 }
 
@@ -211,7 +215,11 @@ export function laterStages(
     if (until(stage)) break;
     if (!isDone(plan, stage)) continue;
     const meats = meatsDuring(plan, order, stage);
-    const { refill, juiceMl, outside } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
+    const {
+      refill,
+      juiceMl,
+      outside: outsideThen,
+    } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
     const drinkers = open.drinkers.clone();
     drinkers.add(grainsAt(plan, stage.id));
     const begin = open.pot.minutes;
@@ -221,15 +229,16 @@ export function laterStages(
       draw(stretch, pot);
       drinkers.follow(stretch);
     };
-    const freeMl = (pot: Pot): number => pot.liquidKgNow * 1000 - drinkers.drunkMl;
+    const free = { drinks: drinkers.any, ml: (pot: Pot): number => pot.liquidKgNow * 1000 - drinkers.drunkMl };
     const minutes = stage.minutes ?? minutesOf(stage.id) ?? USUAL_LATER_MINUTES;
     // The line draws the meat where it is from now on.
     open = { ...open, inPot: meats };
     const ran =
       stage.kind === 'pressure'
-        ? pressureStage(before.pot, refill, minutes, plan.cooker, stage.release ?? QUICK, freeMl, record)
-        : simmerStage(before.pot, refill, minutes, stage.heat ?? 'gentle', freeMl, record);
-    if (!ran) continue;
+        ? pressureStage(before.pot, refill, minutes, plan.cooker, stage.release ?? QUICK, free, record)
+        : simmerStage(before.pot, refill, minutes, stage.heat ?? 'gentle', free, record);
+    if (!ran) throw noPressure(plan, stage);
+    const outside = outsideThen();
     for (const body of outside.values()) waits(body, ran.pot.minutes - begin, plan.kitchen.roomC);
     done.push({
       ...ran,
@@ -243,6 +252,16 @@ export function laterStages(
     open = { pot: ran.pot, inPot: meats, outside, juiceMl: before.juiceMl + juiceMl, drinkers };
   }
   return { done, curve, history, open };
+}
+
+/** A pot that has nothing left to boil, or no heat for it, does not come up again. */
+function noPressure(plan: Plan, stage: PlannedStage): PlanError {
+  const at = plan.stages.findIndex(({ id }) => id === stage.id);
+  return new PlanError(
+    at < 0 ? 'liquids' : `stages[${at}]`,
+    'the pot does not come to pressure again: too little liquid is left in it, or too little heat',
+    `at least ${plan.cooker.minimumLiquidMl} ml at this lid, the cooker’s minimum`,
+  );
 }
 
 /** Under foil, in the kitchen's air. */

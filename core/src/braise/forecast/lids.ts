@@ -30,7 +30,7 @@ function liquidOf(plan: Plan, atLockMl: number, moments: readonly BaseMoment[]):
   const minimumMl = plan.cooker.minimumLiquidMl;
   const lowest = Math.min(atLockMl, lowestMl(moments));
   return {
-    atLockMl,
+    atLockMl: Math.max(0, atLockMl),
     minimumMl,
     lowestMl: Math.max(0, lowest),
     missingMl: Math.max(0, -lowest),

@@ -96,9 +96,12 @@ export function mainRun(plan: Plan, meats: readonly StartMeat[], loaded: Pot, mi
   const history: Stretch[] = [];
   const drinkers = new Drinkers();
   drinkers.add(grainsAt(plan, 'start'));
-  const freeMl = (now: Pot): number => now.liquidKgNow * 1000 + juicesOf(cuts, now.bodies) - drinkers.drunkMl;
-  const base = momentsOf(lidOn, freeMl);
-  const atLockMl = freeMl(pot);
+  const free = {
+    drinks: drinkers.any,
+    ml: (now: Pot): number => now.liquidKgNow * 1000 + juicesOf(cuts, now.bodies) - drinkers.drunkMl,
+  };
+  const base = momentsOf(lidOn, free);
+  const atLockMl = free.ml(pot);
   const draw = recorder(curve, toughness, pot.build.airKPa, -lidOn);
   const record: Follow = (stretch, now) => {
     draw(stretch, now);

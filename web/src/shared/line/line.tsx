@@ -5,6 +5,7 @@ import { useUnits } from '../use-units';
 import { useWidth } from '../use-width';
 import { LineBlock, MovableBlock } from './block';
 import { clockTicks, LANE_NAMES, LANES, lineGeometry } from './geometry';
+import { StageHandle } from './stage-handle';
 
 interface Props {
   readonly forecast: Forecast;
@@ -16,6 +17,8 @@ interface Props {
   readonly showCore: boolean;
   /** A task is put so many minutes earlier than it must. */
   readonly onMove: (task: string, earlier: number) => void;
+  /** A later stage is given so many minutes. */
+  readonly onStage: (stage: string, minutes: number) => void;
 }
 
 /** The time of day of a minute of the plan; the minute itself where it names no time. */
@@ -34,7 +37,16 @@ export function lineInWords(forecast: Forecast, print: (kind: 'temperature', val
  * The line: the whole evening on one clock, and the end of the pressure run as a handle. Dragging or arrow keys move
  * it; while it is dragged the drawing keeps its scale, so that the handle stays under the finger.
  */
-export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCore, onMove }: Props): ReactNode {
+export function Line({
+  forecast,
+  minutes: wanted,
+  height,
+  onDrag,
+  onDrop,
+  showCore,
+  onMove,
+  onStage,
+}: Props): ReactNode {
   const [box, width] = useWidth();
   const { print } = useUnits();
   /** Minutes the drawing is wide while dragging; null when it fits the plan. */
@@ -201,6 +213,14 @@ export function Line({ forecast, minutes: wanted, height, onDrag, onDrop, showCo
                 />
               ),
           )}
+          {g.laterHandles.map((handle) => (
+            <StageHandle
+              key={handle.stage}
+              g={g}
+              handle={handle}
+              onDrop={(minutes) => onStage(handle.stage, minutes)}
+            />
+          ))}
           <g
             className="line-handle"
             role="slider"
