@@ -255,6 +255,7 @@ export const API: Readonly<Record<string, Route>> = {
   'GET /api/health': get(health),
   'GET /api/clock': get(z.object({ now: wallClock, speed: z.number() })),
   'GET /api/schema/braise-v1.json': get(z.looseObject({})),
+  'GET /api/schema/braise-v2.json': get(z.looseObject({})),
   'GET /api/braises': get(z.array(braiseSummary)),
   'POST /api/braises': post(createSchema.extend({ plan: anyPlan }), braise),
   'GET /api/braises/{id}': get(braise),

@@ -8,6 +8,7 @@ import {
   LARGEST_PLAN_BYTES,
   publishedSchemas,
   readCooker,
+  guideCommand,
   readPlan,
   readSettings,
   type Fault,
@@ -134,8 +135,8 @@ describe('a plan', () => {
     ['meat.trimGrams', 1600, '0 to 1580 g'],
     ['meat.pieces', 2.5, 'a whole number, 1 to 200 pieces'],
     ['kitchen.altitudeM', 9000, '-430 to 5500 m'],
-    ['version', 2, '1'],
-    ['version', 'one', '1'],
+    ['version', 3, '1, 2'],
+    ['version', 'one', '1, 2'],
     ['serveAt', 'seven', 'ISO 8601 with an offset'],
     ['finish.reduce', -1, '0 to 120 min'],
     ['cooker.watts', 200, 'more watts, less in the pot, or a smaller pot'],
@@ -220,7 +221,7 @@ describe('the headless command', () => {
     expect({ stderr, exitCode }).toEqual({ stderr: '', exitCode: 0 });
     expect(JSON.parse(stdout)).toMatchObject({
       format: 'hervir/forecast',
-      version: 1,
+      version: 2,
       piece: { count: 8 },
       clock: { eatAt: WHOLE.serveAt },
     });
@@ -242,6 +243,96 @@ describe('the headless command', () => {
     expect(forecastCommand(' '.repeat(LARGEST_PLAN_BYTES + 1)).stderr).toContain(
       'too large for a plan; allowed: up to 1 MB',
     );
+  });
+});
+
+describe('version 2', () => {
+  const own = {
+    ...LEAST,
+    version: 2,
+    stages: [{ id: 'roots', kind: 'pressure', minutes: 3, takeOutMl: 100 }],
+    otherMeats: [{ cut: 'goat-stewing', form: 'pieces', grams: 400, goesIn: 'roots' }],
+    vegetables: [{ vegetable: 'turnip', grams: 300, place: 'roots', name: 'the purple ones' }],
+    others: [{ name: 'olives', grams: 60, place: 'end' }],
+  };
+
+  test('says stages, cuts, names and things of the cook’s own, and is read back as the same', () => {
+    const read = readPlan(own);
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(read.value).toMatchObject({
+      version: 2,
+      stages: [{ id: 'roots', meat: 'out', broth: 'poured-over' }],
+      otherMeats: [{ cut: 'goat-stewing', comesOut: 'end' }],
+    });
+    expect(readPlan(JSON.parse(JSON.stringify(read.value)))).toEqual(read);
+  });
+
+  test('version 1 is read for ever, and is version 2 from then on', () => {
+    const read = readPlan({ ...LEAST, meatInSecondRun: 'in', brothOutMl: 200 });
+    expect(read).toMatchObject({
+      ok: true,
+      value: { version: 2, stages: [{ id: 'second-run', meat: 'in', takeOutMl: 200 }, {}] },
+    });
+  });
+
+  test.each([
+    [
+      'a stage that is not there',
+      { vegetables: [{ vegetable: 'turnip', grams: 300, place: 'roosts' }] },
+      'vegetables[0].place',
+    ],
+    ['a stage twice', { stages: [own.stages[0], own.stages[0]] }, 'stages[1].id'],
+    ['a stage named like a place', { stages: [{ id: 'start', kind: 'simmer' }] }, 'stages[0].id'],
+    [
+      'a portion twice',
+      {
+        others: [
+          { id: 'x', name: 'a', grams: 5 },
+          { id: 'x', name: 'b', grams: 5 },
+        ],
+      },
+      'others[1].id',
+    ],
+    [
+      'another cut that is not cut so',
+      { otherMeats: [{ cut: 'goat-neck', form: 'rack', grams: 400 }] },
+      'otherMeats[0].form',
+    ],
+    [
+      'four cuts',
+      { otherMeats: [1, 2, 3].map(() => ({ cut: 'goat-neck', form: 'slices', grams: 400 })) },
+      'otherMeats',
+    ],
+  ])('%s is refused at its path', (_, part, path) => {
+    expect(faultsOf({ ...own, ...part }).map((fault) => fault.path)).toContain(path);
+  });
+
+  test('the guide is printed as the card and the pot have it, with the portions each step moves', () => {
+    const { stdout, exitCode } = guideCommand(JSON.stringify(own));
+    expect(exitCode).toBe(0);
+    const { steps } = JSON.parse(stdout) as {
+      steps: { title: string; button: string; minutes: number; portions: { name: string }[] }[];
+    };
+    expect(steps.flatMap(({ portions }) => portions.map(({ name }) => name))).toEqual(
+      expect.arrayContaining(['the purple ones', 'olives']),
+    );
+    for (const { title, button, minutes } of steps)
+      expect([title !== '', button !== '', minutes >= 0]).toEqual([true, true, true]);
+    expect(guideCommand('{}').exitCode).toBe(2);
+  });
+
+  test('the forecast has every lid, cut and portion, and the method they come from', () => {
+    const f = JSON.parse(forecastCommand(JSON.stringify(own)).stdout) as {
+      lids: { stage: string; fill: object; liquid: object; base: object }[];
+      meats: object[];
+      portions: { id: string; name: string; ends: string }[];
+      method: { blocks: object[] };
+    };
+    expect(f.lids.map(({ stage }) => stage)).toEqual(['start', 'roots']);
+    expect(f.lids[1]).toMatchObject({ fill: { level: 'ok' }, liquid: { minimumMl: 250 }, base: { cutoutC: 150 } });
+    expect(f.meats).toHaveLength(2);
+    expect(f.portions.find(({ name }) => name === 'olives')?.ends).toBe('plate');
+    expect(f.method.blocks.length).toBeGreaterThan(8);
   });
 });
 

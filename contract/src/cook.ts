@@ -150,4 +150,11 @@ export function readStartCook(input: unknown): Read<StartCook> {
 }
 
 /** Warnings that nobody may cook over without having been told. */
-export const MUST_BE_READ = ['over-fill', 'under-minimum', 'boils-dry', 'burn-likely', 'raw-waits', 'raw-middle'] as const;
+export const MUST_BE_READ = [
+  'over-fill',
+  'under-minimum',
+  'boils-dry',
+  'burn-likely',
+  'raw-waits',
+  'raw-middle',
+] as const;

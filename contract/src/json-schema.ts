@@ -32,6 +32,6 @@ export function publishedSchemas(): Record<string, Record<string, unknown>> {
  * The published JSON Schema of a plan file, made from the schema that reads it. Ids are open here: the list of cuts
  * grows faster than the format.
  */
-export function planJsonSchema(): Record<string, unknown> {
-  return publishedSchemas()['braise-v2'] as Record<string, unknown>;
+export function planJsonSchema(version: 1 | 2 = 2): Record<string, unknown> {
+  return publishedSchemas()[`braise-v${version}`] as Record<string, unknown>;
 }

@@ -462,6 +462,7 @@ function strayIds(plan: Plan): Fault[] {
 
 /** The newest version of a plan that is read, and the one that is written. */
 const NEWEST = 2;
+const VERSIONS = '1, 2';
 
 /** Which of the documents this is, before anything else is said about it. */
 const headSchema = z.looseObject({ format: z.unknown(), version: z.unknown() });
@@ -476,11 +477,10 @@ const headSchema = z.looseObject({ format: z.unknown(), version: z.unknown() });
 export function parsePlan(input: unknown): Read<Plan> {
   const head = headSchema.safeParse(input);
   const version = head.success ? head.data.version : undefined;
-  if (typeof version === 'number' && version > NEWEST) {
-    return {
-      ok: false,
-      faults: [{ path: 'version', problem: `${version} is newer than this Hervir reads`, allowed: `1 to ${NEWEST}` }],
-    };
+  if (version !== undefined && version !== 1 && version !== NEWEST) {
+    const newer = typeof version === 'number' && version > NEWEST;
+    const problem = newer ? `${version} is newer than this Hervir reads` : `${JSON.stringify(version)} is not known`;
+    return { ok: false, faults: [{ path: 'version', problem, allowed: VERSIONS }] };
   }
   if (version === 1) {
     const old = planSchemaV1.safeParse(input);
@@ -489,7 +489,10 @@ export function parsePlan(input: unknown): Read<Plan> {
       : { ok: false, faults: faultsOf(old.error, input) };
   }
   const parsed = planSchema.safeParse(input);
-  if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input) };
+  if (!parsed.success) {
+    const faults = faultsOf(parsed.error, input);
+    return { ok: false, faults: faults.map((one) => (one.path === 'version' ? { ...one, allowed: VERSIONS } : one)) };
+  }
   const plan = complete(parsed.data);
   const faults = strayIds(plan);
   return faults.length === 0 ? { ok: true, value: plan } : { ok: false, faults };

@@ -268,6 +268,9 @@ describe('the door', () => {
     expect((await kitchen.send('GET', '/api/schema/braise-v1.json')).body).toMatchObject({
       title: 'Hervir plan, version 1',
     });
+    expect((await kitchen.send('GET', '/api/schema/braise-v2.json')).body).toMatchObject({
+      title: 'Hervir plan, version 2',
+    });
   });
 });
 

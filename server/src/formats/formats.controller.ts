@@ -6,6 +6,12 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 @Controller('api/schema')
 export class FormatsController {
   @Get('braise-v1.json')
+  @ApiOperation({ summary: 'JSON Schema of a plan file of version 1, which is read for ever' })
+  planV1(): Record<string, unknown> {
+    return planJsonSchema(1);
+  }
+
+  @Get('braise-v2.json')
   @ApiOperation({ summary: 'JSON Schema of a plan file' })
   plan(): Record<string, unknown> {
     return planJsonSchema();

@@ -65,10 +65,42 @@ function ofSchema(schema: JsonSchema): fc.Arbitrary<unknown> {
 
 const PLAN = z.toJSONSchema(planSchema, { io: 'input', target: 'draft-2020-12' }) as JsonSchema;
 
+type Placed = { place?: string; stage?: string; id?: string; name?: string };
+
 interface Rough {
+  readonly stages?: readonly { id: string }[];
+  readonly vegetables?: readonly Placed[];
+  readonly grains?: readonly Placed[];
+  readonly others?: readonly Placed[];
+  readonly liquids?: readonly Placed[];
+  readonly additions?: readonly Placed[];
+  readonly aromatics?: readonly Placed[];
+  readonly otherMeats?: readonly (Placed & { goesIn?: string; comesOut?: string })[];
   readonly cooker?: unknown;
-  readonly liquids?: unknown;
   readonly meat: { readonly grams: number; readonly thicknessCm?: number; readonly pieces?: number };
+}
+
+/** Ids that name something: a stage of the plan, or a place that every plan has. Identities are left to Hervir. */
+function named(plan: Rough, dice: number): Partial<Rough> {
+  const stages = (plan.stages ?? []).map((stage, i) => ({ ...stage, id: `stage-${i}` }));
+  const ids = ['second-run', 'simmer', 'off-heat', ...stages.map(({ id }) => id)];
+  const pick = (i: number, besides: readonly string[]): string => {
+    const all = [...besides, ...ids];
+    return all[(dice + i) % all.length] as string;
+  };
+  const placed = (items: readonly Placed[] | undefined, besides: readonly string[]): Placed[] =>
+    (items ?? []).map(({ id: _, ...item }, i) => ({ ...item, place: pick(i, besides) }));
+  const staged = (items: readonly Placed[] | undefined): Placed[] =>
+    (items ?? []).map(({ id: _, stage, ...item }, i) => (stage === undefined ? item : { ...item, stage: pick(i, []) }));
+  return {
+    stages,
+    vegetables: placed(plan.vegetables, ['auto', 'start', 'flavour-only']),
+    grains: placed(plan.grains, ['auto', 'start']),
+    others: placed(plan.others, ['start', 'end']),
+    additions: staged(plan.additions),
+    aromatics: staged(plan.aromatics),
+    liquids: staged(plan.liquids),
+  };
 }
 
 /**
@@ -82,14 +114,32 @@ export function anyPlan(): fc.Arbitrary<unknown> {
     .map(([plan, pair, trimmed, dice]) => {
       const rough = plan as Rough;
       const { thicknessCm, pieces, ...meat } = rough.meat;
-      const { cooker, liquids, ...rest } = rough;
+      const { cooker, otherMeats = [], ...rest } = { ...rough, ...named(rough, dice) };
+      const { liquids, ...others } = rest;
       return {
-        ...rest,
+        ...others,
+        // One in three has another cut in it: most forms at random are not the cut's.
+        otherMeats:
+          dice % 3 === 0
+            ? otherMeats
+                .slice(0, 1)
+                .map(({ id: _, ...other }) => ({
+                  ...other,
+                  ...pair,
+                  grams: 400,
+                  trimGrams: 0,
+                  pieces: undefined,
+                  thicknessCm: undefined,
+                  goesIn: 'start',
+                  comesOut: 'end',
+                }))
+            : [],
         // A usual pot with usual liquid in two of five: most heaters and pots at random do not go together.
         ...(dice < 4 ? {} : { cooker, liquids }),
         meat: {
           ...meat,
           ...pair,
+          id: undefined,
           trimGrams: trimmed * meat.grams,
           // Measured now and then: most of what is measured at random does not go with the weight.
           ...(dice < 2 && thicknessCm !== undefined ? { thicknessCm } : {}),

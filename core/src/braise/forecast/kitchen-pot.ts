@@ -1,6 +1,7 @@
+import { cutById } from '../../larder/cuts';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
-import type { Meat, Plan } from '../../plan/plan';
+import type { Meat, OtherMeat, Plan } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
 import type { Charge } from '../../pot/charge';
 import { baseAreaM2, potBuild } from '../../pot/cooker';
@@ -63,8 +64,21 @@ export function readyPot(plan: Plan, follow?: Follow): ReadyPot {
 
 /** The cuts that are in under the first lid, the plan's own first. */
 export function startMeats(plan: Plan): StartMeat[] {
+  // A cut that goes in later is looked at now: what is wrong with it is no surprise at its lid.
+  for (const meat of plan.otherMeats) pieceAt(plan, meat);
   const meats: Meat[] = [plan.meat, ...plan.otherMeats.filter(({ goesIn }) => goesIn === 'start')];
-  return meats.map((meat) => ({ meat, piece: pieceOf(meat) }));
+  return meats.map((meat) => ({ meat, piece: pieceAt(plan, meat) }));
+}
+
+/** The pieces of a cut; what is wrong with it is told where it stands in the plan. */
+export function pieceAt(plan: Plan, meat: Meat): Piece {
+  try {
+    return pieceOf(meat);
+  } catch (error) {
+    const at = plan.otherMeats.indexOf(meat as OtherMeat);
+    if (at < 0 || !(error instanceof PlanError)) throw error;
+    throw new PlanError(error.path.replace('meat', `otherMeats[${at}]`), error.problem, error.allowed);
+  }
 }
 
 /** The sear of one cut; what is boiled in its marinade is not seared. */
@@ -73,7 +87,9 @@ function searOf(plan: Plan, { meat, piece }: StartMeat): SearPlan {
   const sear = boiled ? { ...plan.sear, school: 'none' as const } : searAsDone(plan);
   // Seared whole and cut afterwards, it lies on the base as it was bought.
   const shape =
-    meat.cutAfterSear === true ? pieceOf({ ...meat, form: 'whole', pieces: undefined, thicknessCm: undefined }) : piece;
+    meat.cutAfterSear === true && cutById(meat.cut).forms.includes('whole')
+      ? pieceOf({ ...meat, form: 'whole', pieces: undefined, thicknessCm: undefined })
+      : piece;
   return searPlan(shape, sear, plan.cooker, meat, plan.learnt?.sear?.factor);
 }
 
