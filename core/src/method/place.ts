@@ -377,7 +377,7 @@ function underTheLid(
   line: Line,
   plan: Plan,
   prefix: string,
-  run: number,
+  { run, stage }: { readonly run: number; readonly stage: StageId },
   minutes: {
     readonly toPin: number | null;
     readonly toTimer: number;
@@ -405,7 +405,7 @@ function underTheLid(
         ];
   line.add(`${prefix}heating`, { kind: 'come-up', run }, 'pot', heating, false);
   const hold = step(`${prefix}pressure`, [{ kind: 'hold', run }], minutes.pressure, false);
-  if (minutes.pressure > 0) line.add(`${prefix}pressure`, { kind: 'pressure', run }, 'pot', [hold], false);
+  if (minutes.pressure > 0) line.add(`${prefix}pressure`, { kind: 'pressure', run, stage }, 'pot', [hold], false);
   const quick = release.method === 'quick';
   // With no minutes to hold it the heat still has to go off, and on a burner that is a hand's work.
   const off = minutes.pressure <= 0 && plan.cooker.kind === 'stovetop' ? [hold] : [];
@@ -516,7 +516,7 @@ function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
       line,
       plan,
       prefix,
-      run,
+      { run, stage: id },
       { toPin: null, toTimer: reheatMinutes, pressure: minutes, release: releaseMinutes },
       release,
     );
@@ -811,7 +811,7 @@ export function place(plan: Plan, figures: Figures): Method {
   load(line, plan, figures, bowls);
   const loaded = line.last;
   const { toPin, toTimer, pressure, release } = figures;
-  underTheLid(line, plan, '', 1, { toPin, toTimer, pressure, release }, plan.release);
+  underTheLid(line, plan, '', { run: 1, stage: 'start' }, { toPin, toTimer, pressure, release }, plan.release);
   const lid = step('open', [{ kind: 'open', run: 1 }], LID_MINUTES);
   const startCuts = bowls.cuts(figures.sears.map(({ cut }) => cut));
   const tried = step('check', [{ kind: 'try', portions: startCuts, run: 1 }], OPEN_MINUTES - LID_MINUTES);

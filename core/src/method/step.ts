@@ -22,7 +22,7 @@ export type Work =
   | { readonly kind: 'deglaze'; readonly scraped: boolean }
   | { readonly kind: 'load' }
   | { readonly kind: 'come-up'; readonly run: number }
-  | { readonly kind: 'pressure'; readonly run: number }
+  | { readonly kind: 'pressure'; readonly run: number; readonly stage: StageId }
   | { readonly kind: 'let-down'; readonly run: number }
   | { readonly kind: 'open'; readonly run: number }
   | { readonly kind: 'fill'; readonly stage: StageId; readonly open: boolean }

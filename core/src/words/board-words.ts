@@ -1,33 +1,33 @@
 import { SALT_WORDS } from './hours';
 import type { Move } from '../method/moves';
-import { cutName, cutList, named, type Told } from './told';
+import { cutList, cutName, itOrCut, named, theCut, type Told } from './told';
 
 /** The sentence of a move at the board, or of the days before; null for a move that is not made there. */
 export function boardSentence(told: Told, move: Move): string | null {
   const { print } = told;
   switch (move.kind) {
     case 'salt-ahead':
-      return `${SALT_WORDS(move.minutes)}: salt the ${cutName(told, move.portion)}, uncovered in the fridge`;
+      return `${SALT_WORDS(move.minutes)}: salt ${theCut(told, move.portion)}, uncovered in the fridge`;
     case 'marinate':
       return `${SALT_WORDS(move.hours * 60)}: ${cutName(told, move.portion)} into its marinade, in the fridge`;
     case 'unmarinate':
-      return `Lift the ${cutName(told, move.portion)} out of its marinade; ${move.then === 'thrown' ? 'throw that away' : 'keep it'}`;
+      return `Lift ${theCut(told, move.portion)} out of its marinade; ${move.then === 'thrown' ? 'throw that away' : 'keep it'}`;
     case 'ready':
       return readySentence(told, move);
     case 'rinse':
-      return `Rinse the ${cutName(told, move.portion)}; its spice is laid on top later`;
+      return `Rinse ${theCut(told, move.portion)}; its spice is laid on top later`;
     case 'trim':
-      return `Trim the hard fat off, ${print.quantity('mass', move.grams)}; leave some`;
+      return `Trim the hard fat off${told.plan.otherMeats.length === 0 ? '' : ` ${theCut(told, move.portion)}`}, ${print.quantity('mass', move.grams)}; leave some`;
     case 'cut':
-      return `Cut the ${cutName(told, move.portion)}`;
+      return `Cut ${theCut(told, move.portion)}`;
     case 'dry':
-      return `Pat the ${cutName(told, move.portion)} dry`;
+      return `Pat ${theCut(told, move.portion)} dry`;
     case 'wipe-ice':
-      return `Wipe the ice off the ${cutName(told, move.portion)}; it stays frozen`;
+      return `Wipe the ice off ${theCut(told, move.portion)}; it stays frozen`;
     case 'rub':
-      return `Rub it with ${print.quantity('mass', rubGrams(told, move.rub))}`;
+      return `Rub ${itOrCut(told, move.portion)} with ${print.quantity('mass', rubGrams(told, move.rub))}`;
     case 'salt':
-      return 'Salt it as the pot heats, not before';
+      return `Salt ${itOrCut(told, move.portion)} as the pot heats, not before`;
     default:
       return null;
   }

@@ -1,4 +1,4 @@
-import { moveOf, type Layer, type Move } from '../method/moves';
+import { moveOf, type Layer, type Move, type MoveOf } from '../method/moves';
 import type { PortionId } from '../plan/portions';
 import { listed, upperFirst } from '../units/list';
 import { cutList, measured, meatWords, named, portionsOfMove, type Told } from './told';
@@ -26,7 +26,7 @@ export function loadWords(told: Told, moves: readonly Move[]): { readonly title:
   const under = layered(moves, 'under');
   const what = upperFirst(meatWords(told, meats));
   const seared = plan.sear.school !== 'none';
-  const title = `${what} ${seared ? 'back in with its juices' : 'in'}${liquids.length > 0 ? `; pour ${listed(liquids)}` : ''}`;
+  const title = `${what} ${seared ? `back in with ${meats.length > 1 ? 'their' : 'its'} juices` : 'in'}${liquids.length > 0 ? `; pour ${listed(liquids)}` : ''}`;
   const details = [
     under.length > 0 ? `${upperFirst(named(told, under))} under it` : '',
     stirred.length > 0
@@ -40,13 +40,16 @@ export function loadWords(told: Told, moves: readonly Move[]): { readonly title:
   return { title, detail: details.join('. ') };
 }
 
+function ladleWords({ print }: Told, { ml, then }: MoveOf<'ladle'>): string {
+  return `${print.quantity('volume', ml)} of broth out${then === 'thrown' ? '' : ', and kept'}`;
+}
+
 /** What is done to the open pot before a stage. */
 export function fillWords(
   told: Told,
   moves: readonly Move[],
   open: boolean,
 ): { readonly title: string; readonly detail: string } {
-  const { print } = told;
   const foil = moves.flatMap((move) => (move.kind === 'lift' && move.to === 'foil' ? move.portions : []));
   const dish = moves.flatMap((move) => (move.kind === 'lift' && move.to === 'dish' ? move.portions : []));
   const back = moveOf(moves, 'put-back')?.portions ?? [];
@@ -55,6 +58,7 @@ export function fillWords(
   const stirred = layered(moves, 'stirred-in');
   const ladle = moveOf(moves, 'ladle');
   const parts = [
+    ladle ? ladleWords(told, ladle) : '',
     foil.length > 0 ? `${meatWords(told, foil)} out, under foil` : '',
     dish.length > 0 ? `${named(told, dish)} out onto the dish` : '',
     back.length > 0 ? `${meatWords(told, back)} back in` : '',
@@ -66,10 +70,11 @@ export function fillWords(
   ].filter((text) => text !== '');
   const [first = 'Ready for the next stage', ...rest] = parts;
   const title = [upperFirst(first), ...rest].join('; ');
-  const detail = [
-    ladle
-      ? `Take ${print.quantity('volume', ladle.ml)} of broth out first${ladle.then === 'thrown' ? '' : ladle.then === 'poured-over' ? ', and keep it hot: it is poured over at the table' : ', and keep it'}.`
-      : '',
-  ].filter((text) => text !== '');
-  return { title: open ? `${title}, the lid off` : title, detail: detail.join(' ') };
+  const detail =
+    ladle?.then === 'poured-over'
+      ? 'The broth is poured over at the table: keep it hot.'
+      : ladle?.then === 'kept'
+        ? 'The broth goes into the fridge when it has cooled.'
+        : '';
+  return { title: open ? `${title}, the lid off` : title, detail };
 }

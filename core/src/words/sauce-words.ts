@@ -2,8 +2,8 @@ import { liquidById } from '../larder/liquids';
 import { thickenerById } from '../larder/thickeners';
 import type { Move } from '../method/moves';
 import type { Plan } from '../plan/plan';
-import { listed } from '../units/list';
-import { cutList, measuredList, meatWords, named, portionsOfMove, type Told } from './told';
+import { listed, upperFirst } from '../units/list';
+import { cutList, measuredList, named, portionsOfMove, theMeat, type Told } from './told';
 
 /** Grams, with spoons beside them for who measures so. */
 function spoons(grams: number, gramsATablespoon: number): string {
@@ -47,7 +47,7 @@ export function sauceSentence(told: Told, move: Move): string | null {
   switch (move.kind) {
     case 'lift':
       return move.to === 'foil'
-        ? `Lift the ${meatWords(told, move.portions)} out, under foil`
+        ? `Lift ${theMeat(told, move.portions)} out, under foil`
         : 'Lift the vegetables out onto the dish: left in the hot sauce they go on softening';
     case 'fish-out':
       return `Fish out ${listed(fishedNames(told, move))}`;
@@ -113,7 +113,7 @@ function stirInSentence(told: Told, { portions, cooked }: Extract<Move, { kind: 
 function backSentence(told: Told, { portions }: Extract<Move, { kind: 'put-back' }>): string {
   const found = portionsOfMove(told, portions);
   if (found.every(({ kind }) => kind === 'meat')) {
-    return `The ${meatWords(told, portions)} back into the sauce, to warm through`;
+    return `${upperFirst(theMeat(told, portions))} back into the sauce, to warm through`;
   }
   return `${named(told, portions)} back into the sauce`;
 }

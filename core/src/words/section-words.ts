@@ -17,3 +17,15 @@ export const SECTION_WORDS: Readonly<Record<SectionId, string>> = {
   sauce: 'Sauce',
   plate: 'Plate',
 };
+
+/**
+ * A part of the work as it is told at the pot: of the later runs, which one.
+ *
+ * @param section the part
+ * @param run counted from one; null where it belongs to none
+ * @example sectionName('later-run', 3) // 'Third run'
+ */
+export function sectionName(section: SectionId, run: number | null): string {
+  if (section !== 'later-run' || run === null || run <= 2) return SECTION_WORDS[section];
+  return run === 3 ? 'Third run' : `Run ${run}`;
+}

@@ -8,7 +8,7 @@ import { upperFirst } from '../units/list';
 import { boardSentence } from './board-words';
 import { fillWords, loadWords } from './load-words';
 import { sauceSentence } from './sauce-words';
-import { cutName, measured, named, portionsOfMove, type Told } from './told';
+import { cutName, measured, named, portionsOfMove, theCut, type Told } from './told';
 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
 export type StepWords = Omit<
@@ -122,7 +122,7 @@ function draftOf(place: Place, move: Move): Draft {
     case 'cut-seared':
       return {
         section: 'load',
-        title: `Cut the ${cutName(told, move.portion)} now, on the meat board`,
+        title: `Cut ${theCut(told, move.portion)} now, on the meat board`,
         detail: 'Its juices go in with it.',
         button: 'It is cut',
         done: 'stepDone',
@@ -293,7 +293,10 @@ const NOTHING = { name: '', grams: null, ml: null } as Parameters<typeof measure
 
 function board({ told, block, moves }: Place): Draft {
   const meat = block?.work.kind === 'board' && block.work.board === 'meat';
-  const [first, ...more] = moves.flatMap((move) => boardSentence(told, move) ?? []);
+  // What takes the knife is the step; weighing out and rinsing are beside it.
+  const knife = (move: Move): boolean => move.kind === 'ready' && move.how === 'wash-and-cut';
+  const inTurn = meat ? moves : [...moves.filter(knife), ...moves.filter((move) => !knife(move))];
+  const [first, ...more] = inTurn.flatMap((move) => boardSentence(told, move) ?? []);
   const raw = moves.some((move) => move.kind === 'unmarinate') ? told.caution('marinade-raw') : null;
   const frozen = moves.some((move) => move.kind === 'wipe-ice') ? told.caution('frozen-start') : null;
   return {
@@ -326,8 +329,8 @@ function sear(told: Told, move: MoveOf<'sear'>): Draft {
     section: 'sear',
     title:
       face === 1
-        ? `${which}${count} in${where === 'pan' ? ' the pan' : ''}${apart}. ${bones}${stirred ? 'Stir until the edges lose their colour.' : 'Leave them alone.'}`
-        : `${which}side ${face} of ${faces}. Leave ${them} alone.`,
+        ? `${which}${count} in${where === 'pan' ? ' the pan' : ''}${apart}. ${bones}${stirred ? 'Stir until the edges lose their colour.' : `Leave ${them} alone.`}`
+        : `${which}${which === '' ? 'Side' : 'side'} ${face} of ${faces}. Leave ${them} alone.`,
     detail: stirred
       ? 'They are not to brown, only to lose their rawness.'
       : last
@@ -563,7 +566,7 @@ export function platingSentence({ plan }: Pick<Told, 'plan'>): string {
   if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {
     return 'Slice it across the grain once it has rested, and lay the slices into the sauce to warm through.';
   }
-  return 'Lift the pieces out first, finish the sauce, and put them back to warm through.';
+  return 'Serve the pieces in their sauce.';
 }
 
 function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
@@ -578,12 +581,15 @@ function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
         : sliced
           ? 'Slice it across the grain, back into the sauce, and serve'
           : 'Plate and serve';
-  const broth =
-    move.brothMl > 0 ? `Pour the kept broth over, ${print.quantity('volume', move.brothMl)}, boiling hot. ` : '';
+  const broth = move.brothMl > 0;
+  const details = [
+    broth ? `Pour the kept broth over, ${print.quantity('volume', move.brothMl)}, boiling hot.` : '',
+    pulled ? platingSentence(told) : '',
+  ];
   return {
     section: 'plate',
-    title,
-    detail: `${broth}${platingSentence(told)}`,
+    title: broth ? `${title}; the kept broth over it` : title,
+    detail: details.filter((text) => text !== '').join(' '),
     button: 'On the table',
     done: 'served',
     caution: told.caution('bone-splinters') ?? told.caution('cooling'),

@@ -1,9 +1,10 @@
-import { moveOf } from '../method/moves';
+import { moveOf, type Move } from '../method/moves';
 import type { Block } from '../method/step';
 import { liquidWord } from '../larder/liquids';
 import { listed, upperFirst } from '../units/list';
 import { boardSentence } from './board-words';
 import { sauceSentence } from './sauce-words';
+import { sectionName } from './section-words';
 import { cutName, named, portionsOfMove, type Told } from './told';
 
 const pieces = (count: number): string => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
@@ -18,6 +19,31 @@ const BOARD_VERBS = {
   rub: 'rub',
   salt: 'salt',
 } as const;
+
+/** A run under pressure: the first, the cook's own name for a later one, or which it is. */
+function runName({ plan }: Told, { run, stage }: Extract<Block['work'], { kind: 'pressure' }>): string {
+  if (run === 1) return 'Under pressure';
+  const own = plan.stages.find(({ id }) => id === stage)?.name;
+  return own === undefined ? sectionName('later-run', run) : `${own}, under pressure`;
+}
+
+/** "Meat out under foil, vegetables in, lid on": what is done to the pot before a later stage. */
+function fillLabel(told: Told, moves: readonly Move[], open: boolean): string {
+  const said: string[] = [];
+  if (moves.some((move) => move.kind === 'lift' && move.to === 'foil')) said.push('meat out under foil');
+  if (moves.some(({ kind }) => kind === 'put-back')) said.push('meat back in');
+  const put = portionsOfMove(
+    told,
+    moves.flatMap((move) => (move.kind === 'put' ? move.portions : [])),
+  );
+  const vegetables = put.filter(({ kind }) => kind === 'vegetable');
+  const others = put.filter(({ kind }) => kind !== 'vegetable');
+  const names = [...(vegetables.length > 0 ? ['vegetables'] : []), ...others.map(({ name }) => name)];
+  if (names.length > 0) said.push(`${names.length > 3 ? `${names.length} things` : listed(names)} in`);
+  if (moves.some(({ kind }) => kind === 'pour')) said.push('liquid in');
+  if (!open) said.push('lid on');
+  return said.length === 0 ? 'Heat on, the lid off' : upperFirst(said.join(', '));
+}
 
 /** What a block of the clock is called. */
 export function taskLabel(told: Told, block: Block): string {
@@ -58,16 +84,14 @@ export function taskLabel(told: Told, block: Block): string {
       if (work.run > 1) return 'Comes to pressure again';
       return plan.cooker.timerStarts === 'pin' ? 'Heats until the pin is up' : 'Comes to pressure';
     case 'pressure':
-      return work.run === 1 ? 'Under pressure' : work.run === 2 ? 'Second run' : `Run ${work.run}`;
+      return runName(told, work);
     case 'let-down':
       if (work.run > 1) return 'Valve open again';
       return plan.release.method === 'quick' ? 'Valve open' : 'Let down';
     case 'open':
       return work.run === 1 ? 'Lid off, check a piece' : 'Lid off';
     case 'fill': {
-      const out = moves.some((move) => move.kind === 'lift' && move.to === 'foil');
-      if (work.open) return 'Vegetables in';
-      return out ? 'Meat out under foil, vegetables in, lid on' : 'Vegetables in, lid on';
+      return fillLabel(told, moves, work.open);
     }
     case 'boil':
       return 'Back to the boil';

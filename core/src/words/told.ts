@@ -63,9 +63,24 @@ export const cutName = (told: Told, id: PortionId): string => {
   return meat.name ?? cutTitle(cutById(meat.cut));
 };
 
+/** "the cheeks", once: a cook's own name may bring its article. */
+export const theCut = (told: Told, id: PortionId): string => {
+  const name = cutName(told, id);
+  return /^the /i.test(name) ? name : `the ${name}`;
+};
+
+/** "it" where there is one cut, "the shoulder" where there are several. */
+export const itOrCut = (told: Told, id: PortionId): string =>
+  told.plan.otherMeats.length === 0 ? 'it' : theCut(told, id);
+
 /** "meat" where there is one cut, its names where there are several. */
 export function meatWords(told: Told, ids: readonly PortionId[]): string {
   return told.plan.otherMeats.length === 0 ? 'meat' : listed(ids.map((id) => cutName(told, id)));
+}
+
+/** "the meat", or the cuts by their names. */
+export function theMeat(told: Told, ids: readonly PortionId[]): string {
+  return told.plan.otherMeats.length === 0 ? 'the meat' : listed(ids.map((id) => theCut(told, id)));
 }
 
 /** Where the sauce has not been solved. */

@@ -13,7 +13,7 @@ const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', 
 
 /** What is done to the meat before it is hot, in a line. */
 function prepInWords({ meat }: Plan): string {
-  const said: string[] = [SALT_WORDS[meat.salted]];
+  const said: string[] = [cutById(meat.cut).cured ? 'cured' : SALT_WORDS[meat.salted]];
   if (meat.marinade) said.push('marinated');
   if (meat.rub) said.push(meat.rub.sugar ? 'rubbed, with sugar' : 'rubbed');
   return said.join(', ');

@@ -1,4 +1,14 @@
-import { cutById, cutTitle, FORMS, LIMITS, portionsOf, type Forecast, type OtherMeat, type Plan } from '@hervir/core';
+import {
+  cutById,
+  cutTitle,
+  FORMS,
+  LIMITS,
+  placeName,
+  portionsOf,
+  type Forecast,
+  type OtherMeat,
+  type Plan,
+} from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { ItemRows } from '../shared/item-rows';
@@ -7,7 +17,7 @@ import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { CUT_OPTIONS, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { OwnName } from './own-name';
-import { isHotPlace, placeName, placesOf } from './places';
+import { isHotPlace, placesOf } from './places';
 import type { StationProps } from './station';
 
 /** A second cut of the same animal in the usual form, as heavy as a second cut is. */

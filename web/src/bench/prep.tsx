@@ -1,4 +1,5 @@
 import {
+  cutById,
   bowlsOf,
   cutSubstitutes,
   liquidWord,
@@ -55,20 +56,25 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
       })),
     ),
   ];
+  const { cured } = cutById(meat.cut);
   const wet = forecast?.saute.troubles.find(({ id }) => id === 'wet');
   return (
     <>
-      <Choice
-        label="Salt"
-        value={meat.salted}
-        options={[
-          { value: 'ahead', label: 'Ahead' },
-          { value: 'just-before', label: 'At the pot' },
-          { value: 'no', label: 'Not yet' },
-        ]}
-        onChange={(salted) => change({ salted, saltedMinutes: undefined })}
-      />
-      {meat.salted === 'ahead' && (
+      {cured ? (
+        <p className="field-note">Cured: it brings its own salt, none is added.</p>
+      ) : (
+        <Choice
+          label="Salt"
+          value={meat.salted}
+          options={[
+            { value: 'ahead', label: 'Ahead' },
+            { value: 'just-before', label: 'At the pot' },
+            { value: 'no', label: 'Not yet' },
+          ]}
+          onChange={(salted) => change({ salted, saltedMinutes: undefined })}
+        />
+      )}
+      {!cured && meat.salted === 'ahead' && (
         <Field label="How long" note={wet?.text}>
           {(id) => (
             <Select

@@ -1,13 +1,26 @@
-import { inTen, listed, printDuration, TARGET_WORDS, type Forecast, upperFirst } from '@hervir/core';
+import { inTen, listed, printDuration, TARGET_WORDS, type Forecast, type Stage, upperFirst } from '@hervir/core';
 import { Button, Input } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
 import { Why } from '../shared/why';
 import { clockTime, counted, wallClockOn } from '../shared/words';
 
+/** Longer than this, the sentence would take a third line at 1280 px. */
+const FEW_LETTERS = 24;
+
 /** "turnip and freekeh"; more are counted, so that the sentence keeps to two lines and all stations to the window. */
 function few(names: readonly string[]): string {
-  return names.length > 2 ? `${names.length} things` : listed(names);
+  const all = listed(names);
+  return names.length > 2 || all.length > FEW_LETTERS ? counted(names.length, 'thing', 'things') : all;
+}
+
+/** "a 3-minute second run", "6 minutes of open simmer": a stage after the first run, as the sentence counts them. */
+function stageWords({ kind, minutes, place }: Stage, later: readonly Stage[]): string {
+  if (kind === 'simmer') return `${minutes} minutes of open simmer`;
+  const runs = later.filter((stage) => stage.kind === 'pressure');
+  const run = runs.findIndex((stage) => stage.place === place) === 0 ? 'second' : 'third';
+  const which = runs.length > 2 ? 'further' : run;
+  return minutes === 0 ? `a ${which} run, pin up and down` : `a ${minutes}-minute ${which} run`;
 }
 
 interface Props {
@@ -19,10 +32,10 @@ interface Props {
 /** The whole plan in one line, each figure pressable for its why. */
 export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
   const { clock, sear, pot, tenderness, reasons, plan } = forecast;
-  const again = forecast.stages.find(({ place }) => place === 'second-run' || place === 'simmer');
+  const later = forecast.stages.filter(({ kind }) => kind === 'pressure' || kind === 'simmer');
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
   return (
-    <p className={again ? 'bench-sentence long' : 'bench-sentence'}>
+    <p className={later.length > 0 ? 'bench-sentence long' : 'bench-sentence'}>
       {clock.startAt === null || clock.eatAt === null ? (
         <>
           <Why figure="startAt" reasons={reasons} tone="ember">
@@ -76,19 +89,17 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
         {Math.max(1, Math.round(pot.releaseMinutes))}
       </Why>{' '}
       to let down,{' '}
-      {again && (
-        <>
-          {again.place === 'simmer' ? 'then ' : `${few(again.items.map(({ name }) => name.toLowerCase()))} in `}
+      {later.map((stage) => (
+        <Fragment key={stage.place}>
+          {stage.kind === 'pressure' && stage.items.length > 0
+            ? `${few(stage.items.map(({ name }) => name.toLowerCase()))} in `
+            : 'then '}
           <Why figure="secondRun" reasons={reasons} tone="steam">
-            {again.place === 'simmer'
-              ? `${again.minutes} minutes of open simmer`
-              : again.minutes === 0
-                ? 'a second run, pin up and down'
-                : `a ${again.minutes}-minute second run`}
+            {stageWords(stage, later)}
           </Why>
           ,{' '}
-        </>
-      )}
+        </Fragment>
+      ))}
       {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
       <Why figure="tenderness" reasons={reasons} tone="meat">
         {upperFirst(sure)}

@@ -1,8 +1,8 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
-import { textureWord, type Forecast, type Place, type StagedItem } from '@hervir/core';
+import { placeName, placeShort, textureWord, type Forecast, type Place, type StagedItem } from '@hervir/core';
 import type { KeyboardEvent, ReactNode } from 'react';
 import { MARKS } from '../shared/verdict';
-import { pinned, placeName, placeShort, placesOf } from './places';
+import { pinned, placesOf } from './places';
 import type { Edit } from './station';
 
 interface Props {
@@ -112,6 +112,7 @@ function Chip({
       }}
     >
       <span aria-hidden>{MARKS[item.met ? 'fits' : 'wrong']}</span> {item.name}
+      {told && ' '}
       {told && <small>{textureWord(item.texture)}</small>}
       <span className="visually-hidden">
         ({where.toLowerCase()}

@@ -1,11 +1,21 @@
-import { LIMITS, stageOf, withStage, type Forecast, type Plan, type PlannedStage, type Release } from '@hervir/core';
+import {
+  LIMITS,
+  placeName,
+  stageOf,
+  withStage,
+  type Forecast,
+  type Plan,
+  type PlannedStage,
+  type Release,
+} from '@hervir/core';
+import { PlusOutlined } from '@ant-design/icons';
 import { Button, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { isHotPlace, placeName } from './places';
+import { isHotPlace } from './places';
 import type { Edit } from './station';
 
 interface Props {
@@ -51,25 +61,23 @@ export function StagesEditor({ plan, forecast, edit }: Props): ReactNode {
   return (
     <div className="stages-editor">
       {shown.map((id) => (
-        <StageFields key={id} id={id} alone={shown.length === 1} plan={plan} forecast={forecast} edit={edit} />
+        <StageFields key={id} id={id} plan={plan} forecast={forecast} edit={edit} />
       ))}
       {plan.stages.length < 6 && (
-        <div className="field-rest">
-          <Button onClick={() => add('pressure')}>Add a run under pressure</Button>
-          <Button onClick={() => add('simmer')}>Add a simmer</Button>
+        <div className="stage-add">
+          <Button icon={<PlusOutlined />} onClick={() => add('pressure')}>
+            Add a run under pressure
+          </Button>
+          <Button icon={<PlusOutlined />} onClick={() => add('simmer')}>
+            Add a simmer
+          </Button>
         </div>
       )}
     </div>
   );
 }
 
-function StageFields({
-  id,
-  alone,
-  plan,
-  forecast,
-  edit,
-}: Props & { readonly id: string; readonly alone: boolean }): ReactNode {
+function StageFields({ id, plan, forecast, edit }: Props & { readonly id: string }): ReactNode {
   const { print } = useUnits();
   const stage = stageOf(plan, id);
   const name = placeName(plan, id);
@@ -79,12 +87,11 @@ function StageFields({
     edit((before) => ({ ...before, ...withStage(before, id, part) }));
   const own = plan.stages.some((one) => one.id === id);
   const pressure = stage.kind === 'pressure';
-  const called = (what: string): string => (alone ? what : `${what}, ${name.toLowerCase()}`);
   const method = stage.release?.method ?? 'quick';
   return (
     <fieldset className="stage-fields" aria-label={name}>
       <legend>{name}</legend>
-      <Field label={called(pressure ? 'Minutes under pressure' : 'Minutes of simmer')}>
+      <Field label="Minutes">
         {(field) => (
           <NumberInput
             id={field}
@@ -98,7 +105,7 @@ function StageFields({
         )}
       </Field>
       {pressure ? (
-        <Field label={called('Let down')}>
+        <Field label="Let down">
           {(field) => (
             <Select
               id={field}
@@ -110,17 +117,18 @@ function StageFields({
         </Field>
       ) : (
         <Choice
-          label={called('Heat')}
+          label="Heat"
           value={stage.heat ?? 'gentle'}
           options={[
             { value: 'gentle', label: 'Gentle' },
-            { value: 'hard', label: 'Hard: it reduces' },
+            { value: 'hard', label: 'Hard' },
           ]}
+          note={stage.heat === 'hard' ? 'The sauce reduces while it cooks.' : undefined}
           onChange={(heat) => change({ heat })}
         />
       )}
       <Choice
-        label={called('The meat')}
+        label="The meat"
         value={stage.meat}
         options={[
           { value: 'out', label: 'Out, under foil' },
@@ -136,7 +144,7 @@ function StageFields({
         onChange={(meat) => change({ meat })}
       />
       <Field
-        label={called('Broth out')}
+        label="Broth out"
         note={
           lid
             ? `${print('volume', lid.liquid.atLockMl)} are left when the lid goes on again; the cooker wants ${print('volume', lid.liquid.minimumMl)}.`
@@ -144,10 +152,10 @@ function StageFields({
         }
       >
         {(field) => (
-          <div className="pair">
+          <div className="stacked">
             <QuantityInput
               id={field}
-              label={called('Broth out')}
+              label="Broth out"
               kind="volume"
               value={stage.takeOutMl}
               range={LIMITS.liquidMl}
@@ -155,7 +163,7 @@ function StageFields({
             />
             {stage.takeOutMl > 0 && (
               <Select
-                aria-label={called('What becomes of it')}
+                aria-label="What becomes of it"
                 value={stage.broth}
                 options={BROTH}
                 popupMatchSelectWidth={200}
@@ -166,9 +174,9 @@ function StageFields({
         )}
       </Field>
       {own && (
-        <div className="field-rest">
+        <div className="stage-own">
           <Input
-            aria-label={called('Name of the stage')}
+            aria-label="Name of the stage"
             value={stage.name ?? ''}
             maxLength={60}
             placeholder={name}

@@ -2,6 +2,7 @@ import {
   GRAINS,
   grainById,
   LIMITS,
+  placeName,
   portionsOf,
   TEXTURES,
   textureWord,
@@ -17,7 +18,7 @@ import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { placeName, placesOf } from './places';
+import { placesOf } from './places';
 import { StagesEditor } from './stages-editor';
 import type { StationProps } from './station';
 

@@ -110,6 +110,8 @@ interface Row {
   readonly key: string;
   readonly minute: number;
   readonly text: string;
+  /** How it lies in the pot, where that is more than its title says. */
+  readonly detail: string;
   /** Of a side dish. */
   readonly aside: boolean;
 }
@@ -128,7 +130,10 @@ function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
     // Turning a piece, or a valve, is no line of its own on a sheet.
     const face = moveOf(step.moves, 'sear')?.face ?? 1;
     const valve = step.minutes < 0.2 && moveOf(step.moves, 'heat') === undefined;
-    if (face === 1 && !valve) rows.push({ key: step.id, minute, text: step.title, aside: false });
+    if (face === 1 && !valve) {
+      const filled = step.moves.some(({ kind }) => kind === 'put' || kind === 'plate');
+      rows.push({ key: step.id, minute, text: step.title, detail: filled ? step.detail : '', aside: false });
+    }
     if (step.runsFrom === null) minute += step.minutes;
   }
   for (const { id, name, steps } of guide.tracks) {
@@ -137,6 +142,7 @@ function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
         key: `${id}-${step.id}`,
         minute: guide.totalMinutes - step.beforeDinner,
         text: `${name}: ${step.title}`,
+        detail: '',
         aside: true,
       });
     }
@@ -148,10 +154,13 @@ function Steps({ rows, startAt }: { readonly rows: readonly Row[]; readonly star
   const at = (minutes: number): string => timeOfMinute(startAt, minutes) ?? `+${Math.round(minutes)}`;
   return (
     <ol className="steps">
-      {rows.map(({ key, minute, text, aside }) => (
+      {rows.map(({ key, minute, text, detail, aside }) => (
         <li key={key} className={aside ? 'aside' : ''}>
           <span className="figure">{at(minute)}</span>
-          <span>{text}</span>
+          <span>
+            {text}
+            {detail !== '' && <small>{detail}</small>}
+          </span>
         </li>
       ))}
     </ol>

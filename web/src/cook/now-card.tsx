@@ -1,4 +1,4 @@
-import { isCheck, SECTION_WORDS, SECTIONS, type Grade } from '@hervir/core';
+import { isCheck, sectionName, SECTIONS, type Grade } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { countdown } from '../shared/words';
 import type { CookActions } from './actions';
@@ -8,10 +8,10 @@ import type { LiveCook } from './use-cook';
 /** "Letting down, part 8 of 12". */
 export function whereInWork({ state }: LiveCook): string {
   const parts = SECTIONS.filter((section) => state.steps.some(({ step }) => step.section === section));
-  const section = state.now?.step.section;
-  return section === undefined
+  const step = state.now?.step;
+  return step === undefined
     ? ''
-    : `${SECTION_WORDS[section]}, part ${parts.indexOf(section) + 1} of ${parts.length}`;
+    : `${sectionName(step.section, step.run)}, part ${parts.indexOf(step.section) + 1} of ${parts.length}`;
 }
 
 interface Props {

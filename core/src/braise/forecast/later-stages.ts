@@ -183,7 +183,7 @@ export function resting(pot: Pot, minutes: number, coldJPerK: number): Stretch[]
 
 export interface Later {
   readonly done: readonly DoneStage[];
-  readonly curve: CurvePoint[];
+  readonly curve: readonly CurvePoint[];
   /** What the pot went through from its first opening on. */
   readonly history: Stretch[];
   readonly open: Open;
@@ -205,6 +205,8 @@ export function laterStages(
   const curve: CurvePoint[] = [];
   const history: Stretch[] = [];
   const done: DoneStage[] = [];
+  /** Points of the line at which the first cut is out of the pot. */
+  const away = new Set<number>();
   const toughness = toughnessOf(plan);
   const draw = recorder(curve, toughness, run.pot.build.airKPa, -run.pot.minutes, (pot) => {
     return open.inPot[0] === 0 ? (pot.bodies[0] ?? run.piece) : (open.outside.get(0) ?? run.piece);
@@ -226,6 +228,7 @@ export function laterStages(
     const before = open;
     const record: Follow = (stretch, pot) => {
       history.push(stretch);
+      if (!meats.includes(0)) away.add(curve.length);
       draw(stretch, pot);
       drinkers.follow(stretch);
     };
@@ -251,7 +254,33 @@ export function laterStages(
     });
     open = { pot: ran.pot, inPot: meats, outside, juiceMl: before.juiceMl + juiceMl, drinkers };
   }
-  return { done, curve, history, open };
+  return { done, curve: open.inPot.includes(0) ? waitedIn(curve, away) : curve, history, open };
+}
+
+/**
+ * The line of meat that waited under foil and went back in: it went on melting meanwhile, which is reckoned when it
+ * goes back; between, the line goes straight. Meat that stays out is drawn as it was lifted, as its odds have it.
+ */
+function waitedIn(curve: readonly CurvePoint[], away: ReadonlySet<number>): CurvePoint[] {
+  return curve.map((point, i) => {
+    if (!away.has(i)) return point;
+    let [from, to] = [i, i];
+    while (away.has(from)) from -= 1;
+    while (away.has(to)) to += 1;
+    const [left, back] = [curve[from] ?? curve[from + 1], curve[to]];
+    if (!left || !back || left.melted === null || back.melted === null) return point;
+    const share = (point.minute - left.minute) / Math.max(1e-9, back.minute - left.minute);
+    const between = (a: number | undefined, b: number | undefined): number => (a ?? 0) + ((b ?? 0) - (a ?? 0)) * share;
+    return {
+      ...point,
+      coreC: between(left.coreC ?? undefined, back.coreC ?? undefined),
+      melted: between(left.melted, back.melted),
+      meltedRange: [
+        between(left.meltedRange?.[0], back.meltedRange?.[0]),
+        between(left.meltedRange?.[1], back.meltedRange?.[1]),
+      ],
+    };
+  });
 }
 
 /** A pot that has nothing left to boil, or no heat for it, does not come up again. */

@@ -4,9 +4,9 @@ import { TARGET_BAND } from '../../meat/tenderness';
 import { toughnessOf } from '../../plan/learnt';
 import type { Target } from '../../plan/plan';
 import { textureWord } from '../../stations/doneness';
-import type { Stage } from '../../stations/stages';
 import { kitchenAirKPa } from '../../pot/cooker';
 import type { Printer } from '../../units/quantity';
+import { placeName, placePhrase } from '../../words/place-words';
 import { meltingMinutes } from './timing';
 import type { Forecast, Reason } from './forecast-document';
 
@@ -15,16 +15,6 @@ export const TARGET_WORDS: Readonly<Record<Target, string>> = {
   slices: 'it slices clean',
   fork: 'a fork slides in',
   pulls: 'it pulls apart',
-};
-
-/** Where something goes in, as a cook says it. */
-export const PLACE_WORDS: Readonly<Record<Stage['place'], string>> = {
-  start: 'on top from the start',
-  'flavour-only': 'for flavour only',
-  'second-run': 'in the second run',
-  simmer: 'in the open simmer',
-  'off-heat': 'off the heat',
-  'folded-in': 'cooked apart and folded in',
 };
 
 /** Chances as a cook counts them: so many in ten. */
@@ -166,23 +156,26 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
   add('burn', f.burn.text);
   for (const { text, kelvin } of f.burn.causes)
     add('burn', `${text}: ${print.rise(kelvin)} over the liquid’s ${degrees(f.burn.liquidC)}.`);
-  for (const { place, minutes, reheatMinutes, releaseMinutes, items } of f.stages) {
+  for (const { place, kind, release, minutes, reheatMinutes, releaseMinutes, items } of f.stages) {
     for (const item of items) {
       const size = item.sizeCm > 0 ? `, cut to ${print.quantity('length', item.sizeCm)}` : '';
       add(
         'stages',
-        `${item.name}${size}, ${PLACE_WORDS[place]}: ${textureWord(item.texture)}, ${one(item.cookValue)} min at ${degrees(100)} in the mean${item.met ? '' : `, and not ${textureWord(item.wanted)}`}.`,
+        `${item.name}${size}, ${placePhrase(plan, place)}: ${textureWord(item.texture)}, ${one(item.cookValue)} min at ${degrees(100)} in the mean${item.met ? '' : `, and not ${textureWord(item.wanted)}`}.`,
       );
     }
-    if (place === 'second-run') {
+    if (kind === 'pressure') {
+      const down = release === 'natural' ? 'to let down by itself' : 'to let down';
       add(
         'secondRun',
-        `${n(reheatMinutes)} min to come up again, ${n(minutes)} under pressure, ${n(releaseMinutes)} with the valve open.`,
+        `${placeName(plan, place)}: ${n(reheatMinutes)} min to come up again, ${n(minutes)} under pressure, ${n(releaseMinutes)} ${down}.`,
       );
     }
-    if (place === 'simmer') add('secondRun', `${n(reheatMinutes)} min back to the boil, then ${n(minutes)} open.`);
+    if (kind === 'simmer') {
+      add('secondRun', `${placeName(plan, place)}: ${n(reheatMinutes)} min back to the boil, then ${n(minutes)} open.`);
+    }
   }
-  if (f.foil && f.foil.minutes > 1 && f.stages.some(({ place }) => place === 'second-run' || place === 'simmer')) {
+  if (f.foil && f.foil.minutes > 1 && f.stages.some(({ kind }) => kind === 'pressure' || kind === 'simmer')) {
     add(
       'coreC',
       `Under foil for ${n(f.foil.minutes)} min the meat’s middle goes from ${degrees(tenderness.coreC)} to ${degrees(f.foil.coreC)}: the outside is hotter, so it comes up before it cools.`,
