@@ -182,7 +182,7 @@ describe('what practice shows', () => {
       vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
     });
     const { told, f } = served(plan);
-    expect(told).toMatch(/Take 250 ml of broth out first/);
+    expect(told).toMatch(/250 ml of broth out, and kept/);
     expect(told).toMatch(/Pour the kept broth over, 250 ml/);
     expect(f.lids[1]?.liquid.atLockMl).toBeLessThan(
       forecast({ ...plan, stages: [{ ...usual('second-run'), minutes: 4 }] }).lids[1]?.liquid.atLockMl ?? 0,
