@@ -131,7 +131,7 @@ const cooks = SEASON.map(([date, name, [cut, form, grams], cooker, more, odd = {
   });
   // The board took its own time, up to the moment the pot came on.
   const potOn = startMs;
-  const board = guide.steps.filter(({ section }) => section === 'Board');
+  const board = guide.steps.filter(({ section }) => section === 'board');
   const boardTook = board.map(({ minutes }) => minutes * Math.exp(0.15 * random.normal()));
   const boardDone = (i) => potOn - boardTook.slice(i + 1).reduce((sum, minutes) => sum + minutes, 0) * 60_000;
   const atBoard = ({ kind, payload }) => {

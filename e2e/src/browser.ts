@@ -80,8 +80,8 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
   };
 }
 
-/** A shared machine may be slow, and nothing here is timed: what does not come at all ends a test, and nothing else. */
-const PATIENCE = 600_000;
+/** A shared machine may be slow, and nothing here is timed: what does not come at all ends a test, and nothing else. Shorter by hand. */
+const PATIENCE = Number(process.env['HERVIR_PATIENCE'] ?? 600_000);
 jest.setTimeout(3_600_000);
 
 /** Asks again until it is so. */

@@ -96,7 +96,13 @@ export function aromaticSteps(aromatics: readonly Aromatic[]): AromaticStep[] {
         what: here.map(({ item }) => item.name ?? aromaticKind(item.ingredient).name),
         grams,
         minutes: minutesOf(group, grams),
-        note: setAside ? 'Take them out again: they are folded in at the end.' : NOTES[group],
+        note: setAside
+          ? 'Take them out again: they are folded in at the end.'
+          : first
+            ? here.some(({ item }) => aromaticKind(item.ingredient).id === 'bacon')
+              ? 'Its fat stays in the pot: the meat browns in it.'
+              : 'It stays in the pot.'
+            : NOTES[group],
       },
     ];
   });

@@ -166,11 +166,12 @@ export function searPlan(
   const wet = wetSurface(meat);
   const [first, other] = SIDE_MINUTES[sear.school];
   const firstMinutes = first * factor + (wet === null ? 0 : WET_MINUTES);
-  const faces = sear.faceMinutes
-    ? sear.faceMinutes.map((minutes) => minutes * factor)
-    : other === 0
+  // Minutes that the cook has set are theirs, on whatever heat.
+  const faces =
+    sear.faceMinutes ??
+    (other === 0
       ? [firstMinutes]
-      : Array.from({ length: FACES[piece.form] }, (_, i) => (i === 0 ? firstMinutes : other * factor));
+      : Array.from({ length: FACES[piece.form] }, (_, i) => (i === 0 ? firstMinutes : other * factor)));
   const minutesPerBatch = faces.reduce((sum, minutes) => sum + minutes, 0);
   return {
     batches,

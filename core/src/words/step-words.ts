@@ -1,5 +1,4 @@
 import type { Alarm, GuideStep, SectionId } from '../clock/guide-step';
-import { aromaticKind } from '../larder/aromatics';
 import { cutById } from '../larder/cuts';
 import { moveOf, type Move, type MoveOf } from '../method/moves';
 import type { Block, Step } from '../method/step';
@@ -358,17 +357,10 @@ const FRY_BUTTON: Readonly<Record<string, string>> = {
 
 function fry(told: Told, { portions, group, setAside }: MoveOf<'fry'>): Draft {
   const turn = aromaticSteps(told.plan.aromatics).find(({ id }) => id === group);
-  const bacon = portionsOfMove(told, portions).some(({ food }) => food !== null && aromaticKind(food).id === 'bacon');
-  const note =
-    turn?.first === true
-      ? bacon
-        ? 'Its fat stays in the pot: the meat browns in it.'
-        : 'It stays in the pot.'
-      : (turn?.note ?? '');
   return {
     section: 'aromatics',
     title: `${upperFirst(named(told, portions))} in; stir`,
-    detail: note,
+    detail: turn?.note ?? '',
     button: setAside ? 'Soft, and set aside' : (FRY_BUTTON[turn?.group ?? ''] ?? 'Done'),
     done: 'stepDone',
     counts: true,

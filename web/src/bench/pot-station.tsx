@@ -15,11 +15,13 @@ import { useCookers } from '../api/queries';
 import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
+import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { BaseVerdict } from './base-verdict';
 import { Remedies } from './remedies';
 import type { StationProps } from './station';
+import { WhenStage } from './when-stage';
 
 const option = ({ id, name }: { id: string; name: string }): { value: string; label: string } => ({
   value: id,
@@ -65,6 +67,24 @@ export function PotStation({ plan, forecast, edit, faultAt }: StationProps): Rea
           ]}
           onChange={(heat) => edit((before) => ({ ...before, heat }))}
         />
+      )}
+      {plan.cooker.kind === 'electric' && (
+        <Field
+          label="Starts later"
+          note={plan.waitsMinutes > 0 ? 'Raw meat must not lie long in a warm cooker.' : undefined}
+          fault={faultAt('waitsMinutes')}
+        >
+          {(id) => (
+            <NumberInput
+              id={id}
+              min={LIMITS.waitsMinutes.min}
+              max={LIMITS.waitsMinutes.max}
+              value={plan.waitsMinutes}
+              suffix="min"
+              onChange={(waitsMinutes) => waitsMinutes !== null && edit((before) => ({ ...before, waitsMinutes }))}
+            />
+          )}
+        </Field>
       )}
       {forecast && (
         <>
@@ -173,12 +193,16 @@ function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
         label="Liquid"
         items={plan.liquids}
         nameOf={({ liquid }) => liquidWord(liquid)}
-        blank={() => ({ liquid: plan.liquids.length === 0 ? 'stock' : 'water', ml: 200, temperatureC: COLD_C })}
+        blank={(): Plan['liquids'][number] => ({
+          liquid: plan.liquids.length === 0 ? 'stock' : 'water',
+          ml: 200,
+          temperatureC: COLD_C,
+        })}
         most={12}
         addLabel="Add a liquid"
         onChange={(liquids) => edit((before) => ({ ...before, liquids }))}
       >
-        {({ liquid, ml, temperatureC }, change, i) => (
+        {({ liquid, ml, temperatureC, stage }, change, i) => (
           <>
             <Select
               aria-label={i === 0 ? 'Liquid' : `Liquid ${i + 1}`}
@@ -203,6 +227,7 @@ function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
               ]}
               onChange={(next) => change({ temperatureC: next })}
             />
+            <WhenStage plan={plan} of={liquidWord(liquid)} value={stage} onChange={(next) => change({ stage: next })} />
           </>
         )}
       </ItemRows>
@@ -250,7 +275,7 @@ function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNo
       addLabel="Add paste, flour, sauce…"
       onChange={(additions) => edit((before) => ({ ...before, additions }))}
     >
-      {({ ingredient, grams, when, apart }, change, i) => {
+      {({ ingredient, grams, when, stage, apart }, change, i) => {
         const { name, kind, note } = liquidById(ingredient);
         return (
           <>
@@ -272,12 +297,22 @@ function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNo
               aria-label={`When, ${name.toLowerCase()}`}
               value={when}
               options={[
+                { value: 'fried', label: 'fried first' },
                 { value: 'stirred-in', label: 'stirred in' },
                 { value: 'on-top', label: 'on top' },
                 { value: 'after', label: 'after' },
               ]}
+              popupMatchSelectWidth={140}
               onChange={(next) => change({ when: next })}
             />
+            {when !== 'after' && when !== 'fried' && (
+              <WhenStage
+                plan={plan}
+                of={name.toLowerCase()}
+                value={stage}
+                onChange={(next) => change({ stage: next })}
+              />
+            )}
             {note !== '' && <span className="field-note">{note}</span>}
             {(kind === 'sauce' || kind === 'paste') && (
               <div className="apart">

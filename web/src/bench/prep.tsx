@@ -129,6 +129,16 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
             popupMatchSelectWidth={220}
             onChange={(then) => meat.marinade && change({ marinade: { ...meat.marinade, then } })}
           />
+          <QuantityInput
+            label="Onion and herbs in the marinade"
+            kind="mass"
+            value={meat.marinade.solidsGrams ?? 0}
+            range={LIMITS.ingredientGrams}
+            suffix={<span className="dim">of onion and herbs</span>}
+            onChange={(solidsGrams) =>
+              solidsGrams !== undefined && meat.marinade && change({ marinade: { ...meat.marinade, solidsGrams } })
+            }
+          />
           <Button type="text" onClick={() => change({ marinade: null })}>
             No marinade
           </Button>

@@ -8,8 +8,10 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
+import { OwnSear } from './sear-own';
 import { Remedies } from './remedies';
 import type { StationProps } from './station';
+import { WhenStage } from './when-stage';
 
 const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
   hard: 'Every face brown, the deepest sauce; the most fond to scrape.',
@@ -81,6 +83,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
           </Field>
         </>
       )}
+      {seared && <OwnSear plan={plan} forecast={forecast} edit={edit} />}
       {forecast && seared && (
         <>
           <BatchPlan forecast={forecast} />
@@ -112,7 +115,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
         addLabel="Add an aromatic"
         onChange={(aromatics) => edit((before) => ({ ...before, aromatics }))}
       >
-        {({ ingredient, grams, then }, changeItem) => (
+        {({ ingredient, grams, how, then, stage }, changeItem) => (
           <>
             <AutoComplete
               aria-label="Aromatic"
@@ -141,6 +144,19 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
               ]}
               onChange={(next) => changeItem({ then: next })}
             />
+            <Select
+              aria-label={`How, ${ingredient}`}
+              value={how ?? 'fried'}
+              options={[
+                { value: 'fried', label: 'in its turn' },
+                { value: 'fried-first', label: 'before the meat' },
+                { value: 'with-meat', label: 'beside the meat' },
+                { value: 'raw', label: 'raw, with the liquid' },
+              ]}
+              popupMatchSelectWidth={180}
+              onChange={(next) => changeItem({ how: next === 'fried' ? undefined : next })}
+            />
+            <WhenStage plan={plan} of={ingredient} value={stage} onChange={(next) => changeItem({ stage: next })} />
             {herbSwap(ingredient, grams, printerFor(system)) !== null && (
               <span className="field-note">{herbSwap(ingredient, grams, printerFor(system))}</span>
             )}

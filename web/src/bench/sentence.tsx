@@ -35,7 +35,11 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
   const later = forecast.stages.filter(({ kind }) => kind === 'pressure' || kind === 'simmer');
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
   return (
-    <p className={later.length > 0 ? 'bench-sentence long' : 'bench-sentence'}>
+    <p
+      className={
+        later.length > 1 ? 'bench-sentence longer' : later.length > 0 ? 'bench-sentence long' : 'bench-sentence'
+      }
+    >
       {clock.startAt === null || clock.eatAt === null ? (
         <>
           <Why figure="startAt" reasons={reasons} tone="ember">

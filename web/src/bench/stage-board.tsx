@@ -111,7 +111,8 @@ function Chip({
         event.preventDefault();
       }}
     >
-      <span aria-hidden>{MARKS[item.met ? 'fits' : 'wrong']}</span> {item.name}
+      <span aria-hidden>{MARKS[item.met ? 'fits' : 'wrong']} </span>
+      {item.name}
       {told && ' '}
       {told && <small>{textureWord(item.texture)}</small>}
       <span className="visually-hidden">

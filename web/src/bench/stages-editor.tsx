@@ -131,7 +131,7 @@ function StageFields({ id, plan, forecast, edit }: Props & { readonly id: string
         label="The meat"
         value={stage.meat}
         options={[
-          { value: 'out', label: 'Out, under foil' },
+          { value: 'out', label: 'Under foil' },
           { value: 'in', label: 'Stays in' },
         ]}
         note={

@@ -121,7 +121,7 @@ function liquidText({ liquid, run }: Lid, print: Printer): string {
  */
 export function lidInWords(plan: Plan, lid: Lid, print: Printer): LidInWords {
   const { stage, run, fill, liquid, base } = lid;
-  const burn = burnInWords(plan, base, print);
+  const burn = burnInWords(plan, base, print, run);
   const spare = { freeAtStartMl: liquid.atLockMl, minimumMl: liquid.minimumMl };
   // Twice a spoon over what is dry, where it only runs out on the way.
   const wants = Math.max(liquid.minimumMl - liquid.atLockMl, liquid.missingMl + (liquid.level === 'dry' ? 60 : 0));

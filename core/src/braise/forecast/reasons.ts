@@ -25,6 +25,9 @@ export function inTen(chance: number): string {
   return `${Math.min(9, Math.max(1, tenths))} in 10`;
 }
 
+/** Chances are sought to the minute: so near is the one that was asked for. */
+const NEARLY = 0.05;
+
 const n = (value: number): string => String(Math.round(value));
 const one = (value: number): string => value.toFixed(1);
 
@@ -99,7 +102,15 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
   );
   if (plan.confidence > 0.5 && !f.ownMinutes) {
     const middle = tenderness.byMinute.find((point) => point.mean >= share)?.minutes;
-    if (middle !== undefined && middle < f.pressureMinutes) {
+    // The cut that needs the longest sets the minutes; the others have more than they ask for.
+    const others = f.meats.slice(1).filter(({ chance }) => chance.at + chance.past <= plan.confidence + NEARLY);
+    const [slowest] = tenderness.chance.at + tenderness.chance.past > plan.confidence + NEARLY ? others : [];
+    if (middle !== undefined && middle < f.pressureMinutes && slowest) {
+      add(
+        'pressureMinutes',
+        `${middle} min would do for this cut; ${f.pressureMinutes - middle} more are for ${slowest.name}, which takes longer.`,
+      );
+    } else if (middle !== undefined && middle < f.pressureMinutes) {
       add(
         'pressureMinutes',
         `${middle} min would do for the usual animal; ${f.pressureMinutes - middle} more make it ${inTen(tenderness.chance.at + tenderness.chance.past)}, because animals differ by a fifth and thickness is measured badly.`,

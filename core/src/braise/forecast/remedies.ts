@@ -50,17 +50,20 @@ function scrape(plan: Plan, _: BurnVerdict, print: Printer): Remedy[] {
   ];
 }
 
-/** What thickens and is stirred in, the strongest first. */
-function thin(plan: Plan): Remedy[] {
+/**
+ * What thickens and is stirred in, the strongest first. By a later lid what was laid on top has melted in too: there it helps
+ * only to keep it for after pressure.
+ */
+function thin(plan: Plan, run: number): Remedy[] {
   const thick = plan.additions.flatMap(({ ingredient, grams, when }, i) => {
     const { starchEquivalent, kind } = liquidById(ingredient);
-    return when === 'stirred-in' && starchEquivalent > 0
+    return (when === 'stirred-in' || (run > 1 && when === 'on-top')) && starchEquivalent > 0
       ? [{ i, starch: grams * starchEquivalent, kind, name: liquidWord(ingredient) }]
       : [];
   });
   const remedies: Remedy[] = [];
   for (const { i, kind, name } of thick.sort((a, b) => b.starch - a.starch)) {
-    const to = kind === 'dry' || kind === 'dairy' ? 'after' : 'on-top';
+    const to = run > 1 || kind === 'dry' || kind === 'dairy' ? 'after' : 'on-top';
     remedies.push({
       text: to === 'after' ? `Keep the ${name} for after pressure` : `Lay the ${name} on top and do not stir`,
       change: { additions: plan.additions.map((item, at) => (at === i ? { ...item, when: to } : item)) },
@@ -118,8 +121,10 @@ export function againstSugar(plan: Plan): Remedy[] {
   ];
 }
 
-const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict, print: Printer) => Remedy[]>> = {
-  thickened: thin,
+type Mending = (plan: Plan, verdict: BurnVerdict, print: Printer, run: number) => Remedy[];
+
+const REMEDIES: Readonly<Record<BurnCauseId, Mending>> = {
+  thickened: (plan, _, __, run) => thin(plan, run),
   fond: scrape,
   sugar: againstSugar,
   dry: wetter,
@@ -136,10 +141,10 @@ const REMEDIES: Readonly<Record<BurnCauseId, (plan: Plan, verdict: BurnVerdict, 
       : [{ text: 'Nothing to mend: this is a clean base at its heat', change: null }],
 };
 
-function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId, print: Printer): string {
+function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId, print: Printer, run: number): string {
   switch (cause) {
     case 'thickened':
-      return `Thickened: what is stirred in keeps ${print.quantity('volume', verdict.freeMl)} of liquid from moving`;
+      return `Thickened: what ${run > 1 ? 'has melted in' : 'is stirred in'} keeps ${print.quantity('volume', verdict.freeMl)} of liquid from moving`;
     case 'fond':
       return verdict.sticking === 'film'
         ? 'A film sticks to the base'
@@ -178,11 +183,17 @@ const WHAT: Readonly<Record<BurnVerdict['kind'], Readonly<Record<BurnLevel, stri
  * @param plan the plan
  * @param verdict of {@link burnVerdict}
  * @param print the cook's units
+ * @param run which lid it is, counted from one
  */
-export function burnInWords(plan: Plan, verdict: BurnVerdict, print: Printer): Burn {
+export function burnInWords(plan: Plan, verdict: BurnVerdict, print: Printer, run: number): Burn {
   const causes = verdict.causes.map((cause) => {
-    const remedies = REMEDIES[cause.cause](plan, verdict, print);
-    return { ...cause, text: causeText(plan, verdict, cause.cause, print), remedy: remedies[0]?.text ?? '', remedies };
+    const remedies = REMEDIES[cause.cause](plan, verdict, print, run);
+    return {
+      ...cause,
+      text: causeText(plan, verdict, cause.cause, print, run),
+      remedy: remedies[0]?.text ?? '',
+      remedies,
+    };
   });
   return {
     ...verdict,
