@@ -121,18 +121,16 @@ export function anyPlan(): fc.Arbitrary<unknown> {
         // One in three has another cut in it: most forms at random are not the cut's.
         otherMeats:
           dice % 3 === 0
-            ? otherMeats
-                .slice(0, 1)
-                .map(({ id: _, ...other }) => ({
-                  ...other,
-                  ...pair,
-                  grams: 400,
-                  trimGrams: 0,
-                  pieces: undefined,
-                  thicknessCm: undefined,
-                  goesIn: 'start',
-                  comesOut: 'end',
-                }))
+            ? otherMeats.slice(0, 1).map(({ id: _, ...other }) => ({
+                ...other,
+                ...pair,
+                grams: 400,
+                trimGrams: 0,
+                pieces: undefined,
+                thicknessCm: undefined,
+                goesIn: 'start',
+                comesOut: 'end',
+              }))
             : [],
         // A usual pot with usual liquid in two of five: most heaters and pots at random do not go together.
         ...(dice < 4 ? {} : { cooker, liquids }),
