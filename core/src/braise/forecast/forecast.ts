@@ -1,6 +1,8 @@
 import { cutById } from '../../larder/cuts';
 import { gradeOf, meanMelted } from '../../meat/tenderness';
-import { place, OPEN_MINUTES, type Figures } from '../../method/place';
+import type { Figures } from '../../method/figures';
+import { place } from '../../method/place';
+import { OPEN_MINUTES } from '../../method/under-the-lid';
 import { moveOf } from '../../method/moves';
 import type { Method, Work } from '../../method/step';
 import type { CookingBody } from '../../physics/cooking-body';

@@ -1,0 +1,34 @@
+import type { PlannedStage, StageId } from '../plan/plan';
+import type { Portion } from '../plan/portions';
+import type { SauceFigures } from '../stations/sauce';
+import type { SearPlan } from '../stations/sear';
+
+/** A stage after the first run, as the pot does it. */
+export interface PlacedStage {
+  readonly id: StageId;
+  readonly kind: 'pressure' | 'simmer';
+  readonly settings: PlannedStage;
+  readonly minutes: number;
+  readonly reheatMinutes: number;
+  readonly releaseMinutes: number;
+  /** Places in the list of cuts. */
+  readonly meats: readonly number[];
+  readonly liftedOut: readonly number[];
+  readonly putIn: readonly number[];
+}
+
+/** What the reckoning has found that the work depends on. */
+export interface Figures {
+  readonly portions: readonly Portion[];
+  /** Of each cut that is in from the start: its place in the list of cuts, and its sear. */
+  readonly sears: readonly { readonly cut: number; readonly sear: SearPlan }[];
+  readonly preheat: number;
+  readonly toPin: number;
+  readonly toTimer: number;
+  readonly pressure: number;
+  readonly release: number;
+  readonly later: readonly PlacedStage[];
+  readonly sauce: SauceFigures;
+  /** Cuts that are in the pot when the last stage is over. */
+  readonly meatsInPot: readonly number[];
+}

@@ -1,0 +1,114 @@
+import type { Plan, StageId } from '../plan/plan';
+import { REFILL_MINUTES } from '../pot/later-stage';
+import type { Figures, PlacedStage } from './figures';
+import { type Bowls, type Line, listOf, NONE, some, step } from './line';
+import type { Move } from './moves';
+import { LID_MINUTES, LOCK_MINUTES, OPEN_MINUTES, underTheLid } from './under-the-lid';
+
+/** Common practice, minutes. */
+const LATER_LID_MINUTES = 1;
+
+/** How a stage's steps and blocks are told apart: Hervir's own second run and simmer as they always were. */
+const prefixOf = (id: StageId): string =>
+  id === 'second-run' ? 'second-' : id === 'simmer' ? 'simmer-' : `stage-${id}-`;
+
+/** What is done to the open pot before a stage. */
+function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStage, at: number): Move[] {
+  const { id, settings } = stage;
+  const before = figures.later[at - 1];
+  const here = (place: string): boolean => place === id;
+  const wasIn = (cut: number): boolean =>
+    [plan.meat, ...plan.otherMeats][cut] === plan.meat || plan.otherMeats[cut - 1]?.goesIn !== id;
+  return some(
+    { kind: 'lift', to: 'foil', portions: bowls.cuts(stage.liftedOut) },
+    { kind: 'lift', to: 'dish', portions: before ? bowls.vegetables(({ place }) => place === before.id) : [] },
+    settings.takeOutMl > 0 ? { kind: 'ladle', ml: settings.takeOutMl, then: settings.broth, stage: id } : null,
+    { kind: 'put-back', portions: bowls.cuts(stage.putIn.filter(wasIn)) },
+    { kind: 'put', layer: 'in', stage: id, portions: bowls.cuts(stage.putIn.filter((cut) => !wasIn(cut))) },
+    { kind: 'pour', stage: id, portions: bowls.liquids((item) => item.stage === id) },
+    {
+      kind: 'put',
+      layer: 'stirred-in',
+      stage: id,
+      portions: bowls.additions((item) => item.stage === id),
+    },
+    {
+      kind: 'put',
+      layer: 'in',
+      stage: id,
+      portions: [
+        ...bowls.vegetables(({ place }) => here(place)),
+        ...bowls.grains(({ place }) => here(place)),
+        ...bowls.aromatics((item) => item.stage === id),
+        ...bowls.others(id),
+      ],
+    },
+  );
+}
+
+/** What lay on top is stirred in once the last lid is off. */
+export function stirDown(bowls: Bowls): Move {
+  return {
+    kind: 'stir-down',
+    portions: bowls.additions(({ when, stage }) => when === 'on-top' && stage === undefined),
+  };
+}
+
+/** Stages after the first run, in their order. */
+export function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bowls): void {
+  let open = OPEN_MINUTES;
+  let run = 1;
+  figures.later.forEach((stage, at) => {
+    const { id, kind, minutes, reheatMinutes, releaseMinutes, settings } = stage;
+    const prefix = prefixOf(id);
+    const moves = listOf(fillMoves(plan, figures, bowls, stage, at));
+    // The lid is off already: trying a piece is part of filling it again.
+    const filling = Math.max(NONE, REFILL_MINUTES - open);
+    if (kind === 'simmer') {
+      const heat = settings.heat ?? 'gentle';
+      if (moves)
+        line.add(
+          `${prefix}load`,
+          { kind: 'fill', stage: id, open: true },
+          'pot',
+          [step(`${prefix}load`, moves, filling)],
+          true,
+        );
+      const boil = step(`${prefix}heating`, [{ kind: 'boil', stage: id }], reheatMinutes, false);
+      line.add(`${prefix}heating`, { kind: 'boil', stage: id }, 'pot', [boil], false);
+      const own = id === 'simmer' ? 'simmer' : `${prefix}simmer`;
+      const simmer = step(own, [{ kind: 'simmer', stage: id, heat }], minutes, false);
+      line.add(own, { kind: 'simmer', stage: id }, 'pot', [simmer], false);
+      open = 0;
+      return;
+    }
+    run += 1;
+    const lockMinutes = moves ? Math.min(LOCK_MINUTES, filling) : filling;
+    const locking = step(`${prefix}lock`, [{ kind: 'lock-and-start', run, minutes }], lockMinutes);
+    const steps = moves ? [step(`${prefix}load`, moves, Math.max(0, filling - LOCK_MINUTES)), locking] : [locking];
+    line.add(`${prefix}load`, { kind: 'fill', stage: id, open: false }, 'pot', steps, true);
+    const release = settings.release ?? { method: 'quick', naturalMinutes: 0 };
+    underTheLid(
+      line,
+      plan,
+      prefix,
+      { run, stage: id },
+      { toPin: null, toTimer: reheatMinutes, pressure: minutes, release: releaseMinutes },
+      release,
+    );
+    const tried = bowls.cuts(stage.putIn.filter((cut) => plan.otherMeats[cut - 1]?.goesIn === id));
+    line.add(
+      `${prefix}open`,
+      { kind: 'open', run },
+      'pot',
+      [
+        step(`${prefix}open`, [{ kind: 'open', run }], LATER_LID_MINUTES),
+        ...(tried.length > 0
+          ? [step(`${prefix}check`, [{ kind: 'try', portions: tried, run }], OPEN_MINUTES - LID_MINUTES)]
+          : []),
+      ],
+      true,
+    );
+    open = LATER_LID_MINUTES;
+  });
+}
