@@ -83,6 +83,8 @@ export class SimulatedKitchen {
   /** What was fried and stays, g: it weighs on the pot once the sauté is over. */
   private friedG = 0;
   private scraping: 'liquid' | 'juice' | null = null;
+  /** What deglazes is in, and nothing else yet. */
+  private deglazing = false;
   /** Juice that is liquid like the rest, ml. */
   private juicePouredMl = 0;
   private baseNow: number;
@@ -293,6 +295,7 @@ export class SimulatedKitchen {
   deglaze(portion: PortionId, scrape: boolean): void {
     this.friedIsIn();
     this.scraping = null;
+    this.deglazing = true;
     this.poured.pour(portion, this.pot);
     if (scrape && !this.faults.has('not-scraped')) this.scrape();
   }
@@ -303,13 +306,14 @@ export class SimulatedKitchen {
 
   stopScraping(): void {
     this.scraping = null;
+    this.deglazing = false;
   }
 
   /** Everything of a move goes in: meat, liquid, greens; what is in already stays as it is. */
   putIn(ids: readonly PortionId[]): void {
     this.searing.take();
     this.friedIsIn();
-    this.scraping = null;
+    this.stopScraping();
     for (const portion of this.found(ids)) {
       if (portion.kind === 'meat') this.putMeat(portion.id);
       else if (portion.kind === 'vegetable' || portion.kind === 'grain') {
@@ -435,9 +439,9 @@ export class SimulatedKitchen {
     this.drawOnJuice();
     const fromC = pot.temperatureC;
     const before = pot.accounts.heaterJ;
-    // A bubbling scrape stops while something is left.
+    // What deglazes bubbles, scraped or not; the cook stops while something is left.
     const controls = this.controls();
-    const idle = this.scraping === 'liquid' && pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG;
+    const idle = this.deglazing && pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG;
     const stepped = pot.step(idle ? { ...controls, watts: 0 } : controls, wanted);
     const { seconds } = stepped;
     this.elapsed += seconds;
