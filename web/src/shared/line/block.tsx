@@ -1,6 +1,7 @@
 import { LIMITS } from '@hervir/core';
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { fitting, LANES, type Block, type LineGeometry, type Tone } from './geometry';
+import { useMinutes } from './use-minutes';
 
 const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
   herb: { fill: 'var(--herb)', opacity: 0.14, stroke: 'var(--herb)', text: 'var(--herb)' },
@@ -51,7 +52,8 @@ interface MovableProps extends Props {
 /** Nothing smaller is hit by a finger, px. */
 const LEAST_TARGET = 24;
 
-const STEPS: Readonly<Record<string, number>> = {
+/** To the left is earlier: the keys go the other way, but for those that leap. */
+const EARLIER_KEYS: Readonly<Record<string, number>> = {
   ArrowLeft: 1,
   ArrowUp: 1,
   ArrowRight: -1,
@@ -59,36 +61,20 @@ const STEPS: Readonly<Record<string, number>> = {
   PageUp: 5,
   PageDown: -5,
 };
+const clamp = (earlier: number): number =>
+  Math.min(LIMITS.movedMinutes.max, Math.max(LIMITS.movedMinutes.min, Math.round(earlier)));
 
 /** A task that can be put earlier, by dragging it or with the arrow keys; never later than its order allows. */
 export function MovableBlock({ g, block, moves, at, onMove }: MovableProps): ReactNode {
-  const [dragged, setDragged] = useState<number | null>(null);
-  const grip = useRef<{ readonly pointer: number; readonly from: number } | null>(null);
-  const clamp = (earlier: number): number =>
-    Math.min(LIMITS.movedMinutes.max, Math.max(LIMITS.movedMinutes.min, Math.round(earlier)));
   const perMinute = g.x(1) - g.x(0);
+  const { dragged, handlers } = useMinutes({
+    value: moves.earlier,
+    clamp,
+    perPixel: -1 / perMinute,
+    keys: EARLIER_KEYS,
+    onDrop: (earlier) => onMove(moves.task, earlier),
+  });
   const earlier = dragged ?? moves.earlier;
-  const under = (event: PointerEvent): number | null =>
-    grip.current?.pointer === event.pointerId
-      ? clamp(moves.earlier - (event.clientX - grip.current.from) / perMinute)
-      : null;
-  const onPointerDown = (event: PointerEvent<SVGGElement>): void => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    grip.current = { pointer: event.pointerId, from: event.clientX };
-  };
-  const onPointerEnd = (event: PointerEvent<SVGGElement>): void => {
-    const wanted = under(event);
-    grip.current = null;
-    setDragged(null);
-    if (wanted !== null && wanted !== moves.earlier) onMove(moves.task, wanted);
-  };
-  const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
-    const step = STEPS[event.key];
-    if (step !== undefined) onMove(moves.task, clamp(moves.earlier + step));
-    else if (event.key === 'Home') onMove(moves.task, 0);
-    else return;
-    event.preventDefault();
-  };
   const begins = at(moves.startMinute - (earlier - moves.earlier));
   return (
     <g
@@ -102,11 +88,7 @@ export function MovableBlock({ g, block, moves, at, onMove }: MovableProps): Rea
       aria-valuetext={
         earlier === 0 ? `begins ${begins}, as late as it can` : `begins ${begins}, ${earlier} min earlier`
       }
-      onPointerDown={onPointerDown}
-      onPointerMove={(event) => setDragged((before) => under(event) ?? before)}
-      onPointerUp={onPointerEnd}
-      onPointerCancel={onPointerEnd}
-      onKeyDown={onKeyDown}
+      {...handlers}
     >
       <rect
         x={block.x - (earlier - moves.earlier) * perMinute}

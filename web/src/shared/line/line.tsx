@@ -6,6 +6,7 @@ import { useWidth } from '../use-width';
 import { LineBlock, MovableBlock } from './block';
 import { clockTicks, LANE_NAMES, LANES, lineGeometry } from './geometry';
 import { StageHandle } from './stage-handle';
+import { MINUTE_KEYS } from './use-minutes';
 
 interface Props {
   readonly forecast: Forecast;
@@ -91,15 +92,7 @@ export function Line({
     if (minutes !== null) onDrop(minutes);
   };
   const onKeyDown = (event: KeyboardEvent<SVGGElement>): void => {
-    const steps: Readonly<Record<string, number>> = {
-      ArrowRight: 1,
-      ArrowUp: 1,
-      ArrowLeft: -1,
-      ArrowDown: -1,
-      PageUp: 5,
-      PageDown: -5,
-    };
-    const step = steps[event.key];
+    const step = MINUTE_KEYS[event.key];
     if (step !== undefined) onDrop(clamp(wanted + step));
     else if (event.key === 'Home') onDrop(0);
     else if (event.key === 'End') onDrop(longest);
