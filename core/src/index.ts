@@ -14,7 +14,7 @@ export * from './plan/limits';
 export * from './plan/defaults';
 export { planFromV1, type PlanV1 } from './plan/from-v1';
 export { portionsOf, type Portion, type PortionId, type PortionKind } from './plan/portions';
-export { stageOf, withStage } from './plan/stage-settings';
+export { isHotKind, isHotPlace, stageOf, withStage } from './plan/stage-settings';
 export { LEAST_GRAMS, pieceOf, largestThicknessCm, type Piece } from './meat/piece';
 export { GRADES, GRADE_FROM, TARGET_BAND, gradeOf, type Grade } from './meat/tenderness';
 export type { LedgerEntry } from './pot/ledger';

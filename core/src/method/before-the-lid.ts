@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import type { Plan } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
 import { DEGLAZE_MINUTES } from '../pot/loading';
@@ -128,7 +129,7 @@ export function saute(line: Line, plan: Plan, figures: Figures, bowls: Bowls): v
   }
   for (const { cut, sear } of sears) searCut(line, plan, bowls, cut, sear);
   fry(line, bowls, after, fried);
-  [plan.meat, ...plan.otherMeats].forEach(({ marinade }, i) => {
+  meatsOf(plan).forEach(({ marinade }, i) => {
     const portion = bowls.at('marinade', i);
     if (marinade?.then !== 'boiled' || portion === null) return;
     const id = `marinade-${i + 1}`;
@@ -152,9 +153,7 @@ export function saute(line: Line, plan: Plan, figures: Figures, bowls: Bowls): v
 function loadMoves(plan: Plan, figures: Figures, bowls: Bowls): Move[] {
   const stage = 'start';
   const start = (place: string): boolean => place === 'start' || place === 'flavour-only';
-  const meats = [plan.meat, ...plan.otherMeats].flatMap((meat, i) =>
-    !('goesIn' in meat) || meat.goesIn === 'start' ? [i] : [],
-  );
+  const meats = meatsOf(plan).flatMap((meat, i) => (!('goesIn' in meat) || meat.goesIn === 'start' ? [i] : []));
   const put = (layer: 'under' | 'in' | 'stirred-in' | 'on-top' | 'levelled', portions: readonly PortionId[]): Move => ({
     kind: 'put',
     layer,
@@ -162,7 +161,7 @@ function loadMoves(plan: Plan, figures: Figures, bowls: Bowls): Move[] {
     portions,
   });
   const cold = figures.preheat > 0 ? [] : [bowls.at('deglaze', 0)].filter((id): id is PortionId => id !== null);
-  const pouredIn = bowls.ids('marinade', (i) => [plan.meat, ...plan.otherMeats][i]?.marinade?.then === 'poured-in');
+  const pouredIn = bowls.ids('marinade', (i) => meatsOf(plan)[i]?.marinade?.then === 'poured-in');
   return some(
     put(
       'under',
@@ -215,7 +214,7 @@ export function load(line: Line, plan: Plan, figures: Figures, bowls: Bowls): vo
   const heated = figures.preheat > 0;
   const steps: Step[] = [];
   if (heated) steps.push(step('saute-off', [{ kind: 'heat-off' }], SAUTE_OFF_MINUTES));
-  [plan.meat, ...plan.otherMeats].forEach((meat, i) => {
+  meatsOf(plan).forEach((meat, i) => {
     const portion = bowls.at('meat', i);
     const speed = CUTTING[meat.form];
     if (portion === null) return;

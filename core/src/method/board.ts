@@ -1,3 +1,5 @@
+import { gramsOf } from '../units/grams';
+import { meatsOf } from '../plan/meats';
 import { aromaticKind, type AromaticGroup } from '../larder/aromatics';
 import { grainById } from '../larder/grains';
 import type { Form } from '../larder/cuts';
@@ -59,7 +61,6 @@ const DRY: ReadonlySet<string> = new Set(['dried-herbs', 'whole-spice']);
 /** Raw meat by another name: it never lies where the vegetables do. */
 const MEATY: ReadonlySet<string> = new Set(['bacon', 'bones']);
 
-const gramsOf = (portions: readonly Portion[]): number => portions.reduce((sum, { grams }) => sum + (grams ?? 0), 0);
 const idsOf = (portions: readonly Portion[]): PortionId[] => portions.map(({ id }) => id);
 
 function aromaticsOf(
@@ -163,7 +164,7 @@ function meatBoard(
  * @param portions of the plan
  */
 export function boardOf(plan: Plan, portions: readonly Portion[]): Board {
-  const meats = [plan.meat, ...plan.otherMeats].map((meat, i) => meatBoard(meat, i, portions));
+  const meats = meatsOf(plan).map((meat, i) => meatBoard(meat, i, portions));
   const meaty = aromaticsOf(portions).filter((one) => one.meaty);
   const later = plan.cutLater
     ? portions.filter(

@@ -1,8 +1,9 @@
+import { meatsOf } from '../plan/meats';
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
 import type { Plan, StageId } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
-import { stageOf } from '../plan/stage-settings';
+import { isHotPlace, stageOf } from '../plan/stage-settings';
 import type { SauceFigures } from '../stations/sauce';
 import { cookApart } from './beside';
 import type { Figures } from './figures';
@@ -31,7 +32,7 @@ function leavesItsSauce(plan: Plan, sauce: SauceFigures): boolean {
 export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): PortionId[] {
   const { sauce, meatsInPot, later } = figures;
   const { finish: wanted } = plan;
-  const outside = [plan.meat, ...plan.otherMeats].flatMap((_, i) => (meatsInPot.includes(i) ? [] : [i]));
+  const outside = meatsOf(plan).flatMap((_, i) => (meatsInPot.includes(i) ? [] : [i]));
   const leaves = leavesItsSauce(plan, sauce) && meatsInPot.length > 0;
   const apart = cookApart(line, plan, bowls);
   const lastStage = later.at(-1);
@@ -137,7 +138,7 @@ function fishedOut(bowls: Bowls): PortionId[] {
  */
 function toTheDish(plan: Plan, bowls: Bowls, last: StageId | null): PortionId[] {
   const { strain, blend } = plan.finish;
-  const inPot = (place: string): boolean => place === 'start' || isHotStage(plan, place);
+  const inPot = (place: string): boolean => place === 'start' || isHotPlace(plan, place);
   if (blend || strain === 'thrown' || strain === 'kept') {
     const melts = (texture: string): boolean => texture === 'into-the-sauce' || (blend && texture === 'soft');
     return [
@@ -148,13 +149,10 @@ function toTheDish(plan: Plan, bowls: Bowls, last: StageId | null): PortionId[] 
   return last === null || plan.servedFrom === 'pot' ? [] : bowls.vegetables(({ place }) => place === last);
 }
 
-const isHotStage = (plan: Plan, place: string): boolean =>
-  !['start', 'auto', 'flavour-only'].includes(place) && ['pressure', 'simmer'].includes(stageOf(plan, place).kind);
-
 /** Solids that a sieve holds back: all that is in the pot and has not been lifted or fished out. */
 function strained(plan: Plan, bowls: Bowls, lifted: readonly PortionId[], fished: readonly PortionId[]): PortionId[] {
   const gone = new Set([...lifted, ...fished]);
-  const inPot = (place: string): boolean => place === 'start' || isHotStage(plan, place);
+  const inPot = (place: string): boolean => place === 'start' || isHotPlace(plan, place);
   return [
     ...bowls.aromatics(({ then, stage }) => then !== 'set-aside' && (stage === undefined || inPot(stage))),
     ...bowls.vegetables(({ place }) => inPot(place)),
@@ -163,7 +161,7 @@ function strained(plan: Plan, bowls: Bowls, lifted: readonly PortionId[], fished
 }
 
 export function plate(line: Line, plan: Plan, figures: Figures, bowls: Bowls, waiting: readonly PortionId[]): void {
-  const all = bowls.cuts([plan.meat, ...plan.otherMeats].map((_, i) => i));
+  const all = bowls.cuts(meatsOf(plan).map((_, i) => i));
   const pulled = plan.target === 'pulls' && !plan.finish.meatBack && waiting.length > 0;
   const sliced = !pulled && waiting.length > 0;
   const broth = figures.later

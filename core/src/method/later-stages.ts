@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import type { Plan, StageId } from '../plan/plan';
 import { REFILL_MINUTES } from '../pot/later-stage';
 import type { Figures, PlacedStage } from './figures';
@@ -17,8 +18,7 @@ function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStag
   const { id, settings } = stage;
   const before = figures.later[at - 1];
   const here = (place: string): boolean => place === id;
-  const wasIn = (cut: number): boolean =>
-    [plan.meat, ...plan.otherMeats][cut] === plan.meat || plan.otherMeats[cut - 1]?.goesIn !== id;
+  const wasIn = (cut: number): boolean => meatsOf(plan)[cut] === plan.meat || plan.otherMeats[cut - 1]?.goesIn !== id;
   return some(
     { kind: 'lift', to: 'foil', portions: bowls.cuts(stage.liftedOut) },
     { kind: 'lift', to: 'dish', portions: before ? bowls.vegetables(({ place }) => place === before.id) : [] },

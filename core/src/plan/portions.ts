@@ -1,3 +1,4 @@
+import { meatsOf } from './meats';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById, cutTitle } from '../larder/cuts';
 import { grainById } from '../larder/grains';
@@ -78,7 +79,7 @@ export function portionsOf(plan: Plan): Portion[] {
       celsius: draft.celsius ?? roomC,
     });
   };
-  [plan.meat, ...plan.otherMeats].forEach((meat, i) => {
+  meatsOf(plan).forEach((meat, i) => {
     const path = i === 0 ? 'meat' : `otherMeats[${i - 1}]`;
     const title = meat.name ?? cutTitle(cutById(meat.cut));
     add('meat', i, path, meat, {

@@ -38,6 +38,22 @@ export function stageOf(plan: Pick<Plan, 'stages'>, id: StageId): PlannedStage {
   return found;
 }
 
+/** Whether a stage is done over the heat after the first run: meat, broth and minutes are asked of it. */
+export const isHotKind = (kind: string): boolean => kind === 'pressure' || kind === 'simmer';
+
+/**
+ * Whether a place is a stage over the heat after the first run.
+ *
+ * @param plan its stages
+ * @param place "start", "auto", "flavour-only", or the id of a stage
+ * @throws RangeError for a stage that neither the plan nor Hervir knows
+ * @example isHotPlace(plan, 'simmer') // true
+ */
+export function isHotPlace(plan: Pick<Plan, 'stages'>, place: StageId): boolean {
+  if (place === 'start' || place === 'flavour-only' || place === 'auto') return false;
+  return isHotKind(stageOf(plan, place).kind);
+}
+
 /**
  * The plan with one of its stages changed; the stage is put into the list where it was Hervir's until now.
  *

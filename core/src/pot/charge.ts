@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import { liquidById } from '../larder/liquids';
 import type { Plan, StageId } from '../plan/plan';
 import { portionsOf, type Portion, type PortionId, type PortionKind } from '../plan/portions';
@@ -64,7 +65,7 @@ type Figures = Pick<Charge, 'stage' | 'at' | 'from' | 'volumeMl' | 'waterMl' | '
 /** How a kind of portion goes into the pot; null for what is no liquid, paste or powder. */
 const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Portion) => Figures | null>>> = {
   marinade: (plan, { index, ml }) => {
-    const then = [plan.meat, ...plan.otherMeats][index]?.marinade?.then;
+    const then = meatsOf(plan)[index]?.marinade?.then;
     if (then === undefined || then === 'thrown') return null;
     const stage = then === 'boiled' ? 'deglaze' : 'load';
     return { stage, at: null, from: 'marinade', volumeMl: ml ?? 0, waterMl: (ml ?? 0) * MARINADE_WATER, starchG: 0 };

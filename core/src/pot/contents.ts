@@ -1,3 +1,4 @@
+import { gramsOf } from '../units/grams';
 import { grainById } from '../larder/grains';
 import { MEAT_DENSITY, pieceOf, type Piece } from '../meat/piece';
 import type { Cooker, Plan } from '../plan/plan';
@@ -47,7 +48,7 @@ function startGrams(plan: Pick<Plan, 'vegetables' | 'aromatics' | 'others'>): nu
   const vegetables = plan.vegetables.filter(({ place }) => place === 'start' || place === 'flavour-only');
   const aromatics = plan.aromatics.filter(({ then, stage }) => then !== 'set-aside' && stage === undefined);
   const others = plan.others.filter(({ place }) => place === 'start');
-  return [...vegetables, ...aromatics, ...others].reduce((sum, { grams }) => sum + grams, 0);
+  return gramsOf([...vegetables, ...aromatics, ...others]);
 }
 
 /** Grain that is in the pot from the start. */
@@ -123,7 +124,7 @@ export function contentsOf(
   const solids: Solids = {
     meats: pieces.map((one) => ({ ml: rawMl(one), single: one.count === 1 })),
     plantsMl: plantMl(startGrams(plan)),
-    grainMl: grainMl(startGrains(plan).reduce((sum, { grams }) => sum + grams, 0)),
+    grainMl: grainMl(gramsOf(startGrains(plan))),
     pastesMl: charges.filter(({ stage }) => stage === 'on-top').reduce((sum, { volumeMl }) => sum + volumeMl, 0),
     rack: plan.rack,
   };

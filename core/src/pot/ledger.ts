@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById, cutTitle } from '../larder/cuts';
 import { grainById } from '../larder/grains';
@@ -65,7 +66,7 @@ export interface StageHistory extends Pick<Accounts, 'boiledKg' | 'purgedKg' | '
  * @example allFatMl(plan) > 0 // true
  */
 export function allFatMl(plan: Pick<Plan, 'meat' | 'otherMeats' | 'aromatics' | 'sear'>): number {
-  const meats = [plan.meat, ...plan.otherMeats].reduce((sum, meat) => sum + fatMl(meat), 0);
+  const meats = meatsOf(plan).reduce((sum, meat) => sum + fatMl(meat), 0);
   const aromatics = plan.aromatics.reduce(
     (sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).fatShare,
     0,

@@ -1,3 +1,4 @@
+import { gramsOf } from '../units/grams';
 import { isFried } from '../plan/fried';
 import type { Plan } from '../plan/plan';
 import { chargesOf, type Charge } from './charge';
@@ -27,9 +28,6 @@ export interface Loaded {
   /** All that is poured and spooned in. */
   readonly charges: readonly Charge[];
 }
-
-const grams = (items: readonly { readonly grams: number }[]): number =>
-  items.reduce((sum, item) => sum + item.grams, 0);
 
 /**
  * Takes a pot from cold to loaded, lid about to go on: heated, seared in, deglazed, filled. What the sauté left in the
@@ -71,7 +69,7 @@ export function load(
     if (plan.sear.where === 'pot') saute(sear.minutes, CONTACT_W_PER_M2K * sear.areaM2);
     saute(aromaticMinutes, CONTACT_W_PER_M2K * sear.areaM2);
     // What was fried stays in, as hot as its water; what was set aside is out again.
-    const fried = grams(plan.aromatics.filter((item) => isFried(item) && item.then !== 'set-aside'));
+    const fried = gramsOf(plan.aromatics.filter((item) => isFried(item) && item.then !== 'set-aside'));
     if (fried > 0) pot.pour(0, build.boilingC, (fried / 1000) * PLANT_J_PER_KG_K);
   }
   for (const { stage, waterMl, temperatureC } of charges) {
@@ -89,10 +87,10 @@ export function load(
   }
   const raw = plan.aromatics.filter((item) => !isFried(item) && item.stage === undefined);
   const cold =
-    grams(raw) +
-    grams(plan.vegetables.filter(({ place }) => place === 'start' || place === 'flavour-only')) +
-    grams(plan.others.filter(({ place }) => place === 'start')) +
-    grams(startGrains(plan)) / 2;
+    gramsOf(raw) +
+    gramsOf(plan.vegetables.filter(({ place }) => place === 'start' || place === 'flavour-only')) +
+    gramsOf(plan.others.filter(({ place }) => place === 'start')) +
+    gramsOf(startGrains(plan)) / 2;
   if (cold > 0) pot.pour(0, build.roomC, (cold / 1000) * PLANT_J_PER_KG_K);
   return { pot, preheatMinutes, charges };
 }

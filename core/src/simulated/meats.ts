@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import { pieceOf, type Piece } from '../meat/piece';
 import { pieceBody, START_C, WET_SURFACE } from '../meat/piece-body';
 import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
@@ -29,7 +30,7 @@ export class Meats {
   private inPot: Cut[] = [];
 
   constructor(plan: Plan, portions: readonly Portion[]) {
-    this.cuts = [plan.meat, ...plan.otherMeats].flatMap((meat, i) => {
+    this.cuts = meatsOf(plan).flatMap((meat, i) => {
       const portion = portions.find(({ kind, index }) => kind === 'meat' && index === i);
       const piece = pieceOf(meat);
       return portion ? [{ portion: portion.id, meat, piece, body: null, at: 'board' as const, juice: 0 }] : [];

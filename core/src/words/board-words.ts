@@ -1,3 +1,4 @@
+import { upperFirst } from '../units/list';
 import { SALT_WORDS } from './hours';
 import type { Move } from '../method/moves';
 import { cutList, cutName, itOrCut, named, theCut, type Told } from './told';
@@ -36,14 +37,13 @@ export function boardSentence(told: Told, move: Move): string | null {
 const rubGrams = ({ portions }: Told, id: string): number => portions.find((one) => one.id === id)?.grams ?? 0;
 
 function readySentence(told: Told, { how, portions, board }: Extract<Move, { kind: 'ready' }>): string {
-  const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
   switch (how) {
     case 'pick-over':
-      return `${upper(named(told, portions))}: pick over and rinse`;
+      return `${upperFirst(named(told, portions))}: pick over and rinse`;
     case 'rinse':
-      return `${upper(named(told, portions))}: rinse`;
+      return `${upperFirst(named(told, portions))}: rinse`;
     case 'weigh-out':
-      return `${upper(named(told, portions))}: weigh out`;
+      return `${upperFirst(named(told, portions))}: weigh out`;
     case 'wash':
       return `Wash ${named(told, portions)}`;
     case 'wash-and-cut':

@@ -2,7 +2,6 @@ import { moveOf, type Move } from '../method/moves';
 import type { Block } from '../method/step';
 import { liquidWord } from '../larder/liquids';
 import { listed, upperFirst } from '../units/list';
-import { boardSentence } from './board-words';
 import { sauceSentence } from './sauce-words';
 import { sectionName } from './section-words';
 import { cutName, named, portionsOfMove, type Told } from './told';
@@ -169,9 +168,4 @@ export function trackWords(told: Told, block: Block): { readonly name: string; r
     case undefined:
       return { name: '', title: taskLabel(told, block) };
   }
-}
-
-/** Moves of a step at the board, one sentence each. */
-export function boardSentences(told: Told, { steps }: Block): string[] {
-  return steps.flatMap(({ moves }) => moves.flatMap((move) => boardSentence(told, move) ?? []));
 }

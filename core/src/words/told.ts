@@ -1,3 +1,4 @@
+import { meatsOf } from '../plan/meats';
 import { vegetableById } from '../larder/vegetables';
 import { cutById, cutTitle } from '../larder/cuts';
 import type { Meat, Plan } from '../plan/plan';
@@ -52,7 +53,7 @@ export const cutList = (told: Told, ids: readonly PortionId[]): string =>
 
 /** The cut of a meat portion. */
 export function meatOf({ plan }: Told, { index }: Pick<Portion, 'index'>): Meat {
-  return [plan.meat, ...plan.otherMeats][index] ?? plan.meat;
+  return meatsOf(plan)[index] ?? plan.meat;
 }
 
 /** What a cut is called: the cook's own name, or the larder's. */

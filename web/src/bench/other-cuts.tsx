@@ -2,6 +2,7 @@ import {
   cutById,
   cutTitle,
   FORMS,
+  isHotPlace,
   LIMITS,
   placeName,
   portionsOf,
@@ -17,7 +18,7 @@ import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { CUT_OPTIONS, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { OwnName } from './own-name';
-import { isHotPlace, placesOf } from './places';
+import { placesOf } from './places';
 import type { StationProps } from './station';
 
 /** A second cut of the same animal in the usual form, as heavy as a second cut is. */

@@ -1,4 +1,4 @@
-import { OWN_STAGES, portionsOf, stageOf, type Place, type Plan, type PortionId } from '@hervir/core';
+import { OWN_STAGES, portionsOf, type Place, type Plan, type PortionId } from '@hervir/core';
 
 /** The places of a plan's evening, in its order: the cook's own stages, and those that Hervir may make. */
 export function placesOf(plan: Pick<Plan, 'stages'>): Place[] {
@@ -12,13 +12,6 @@ export function placesOf(plan: Pick<Plan, 'stages'>): Place[] {
     ...late.filter((id) => own.includes(id) || hers.some((one) => one === id)),
     'flavour-only',
   ];
-}
-
-/** Stages that are done over the heat after the first run: meat, broth and minutes are asked of them. */
-export function isHotPlace(plan: Pick<Plan, 'stages'>, place: Place): boolean {
-  if (place === 'start' || place === 'flavour-only' || place === 'auto') return false;
-  const { kind } = stageOf(plan, place);
-  return kind === 'pressure' || kind === 'simmer';
 }
 
 /** The plan with one vegetable or grain pinned to a place, or left to Hervir again. */

@@ -1,4 +1,13 @@
-import { inTen, listed, printDuration, TARGET_WORDS, type Forecast, type Stage, upperFirst } from '@hervir/core';
+import {
+  inTen,
+  isHotKind,
+  listed,
+  printDuration,
+  TARGET_WORDS,
+  type Forecast,
+  type Stage,
+  upperFirst,
+} from '@hervir/core';
 import { Button, Input } from 'antd';
 import { Fragment, useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
@@ -32,7 +41,7 @@ interface Props {
 /** The whole plan in one line, each figure pressable for its why. */
 export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
   const { clock, sear, pot, tenderness, reasons, plan } = forecast;
-  const later = forecast.stages.filter(({ kind }) => kind === 'pressure' || kind === 'simmer');
+  const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
   return (
     <p

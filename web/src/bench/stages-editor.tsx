@@ -1,4 +1,5 @@
 import {
+  isHotPlace,
   LIMITS,
   placeName,
   stageOf,
@@ -15,7 +16,6 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { isHotPlace } from './places';
 import type { Edit } from './station';
 
 interface Props {

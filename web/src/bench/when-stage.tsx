@@ -1,7 +1,6 @@
-import { placeName, type Plan, type StageId } from '@hervir/core';
+import { isHotPlace, placeName, type Plan, type StageId } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
-import { isHotPlace } from './places';
 
 const FIRST = 'start';
 

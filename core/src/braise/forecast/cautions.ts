@@ -1,6 +1,7 @@
+import { meatsOf } from '../../plan/meats';
 import { cutById } from '../../larder/cuts';
 import { liquidById } from '../../larder/liquids';
-import type { Meat, Plan } from '../../plan/plan';
+import type { Plan } from '../../plan/plan';
 import type { BurnLevel } from '../../pot/base-temperature';
 import type { LiquidLevel } from './lid';
 
@@ -47,8 +48,6 @@ interface Rule extends Omit<Caution, 'runs'> {
 
 const always = (): boolean => true;
 
-const meats = (plan: Plan): readonly Meat[] => [plan.meat, ...plan.otherMeats];
-
 /**
  * Every caution there is, each with the step it stands at and when it applies. A new one goes here and nowhere else.
  */
@@ -65,21 +64,21 @@ const RULES: readonly Rule[] = [
     step: 'meat',
     text: 'Frozen meat may go under pressure as it is. Never start it in a slow cooker, and do not thaw it on the counter.',
     source: 'USDA FSIS, thawing and slow-cooker guidance; from memory',
-    when: (plan) => meats(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
+    when: (plan) => meatsOf(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
   },
   {
     code: 'frozen-sear',
     step: 'sear',
     text: 'Frozen meat spits in hot fat and steams instead of browning: wipe the ice off, stand back, or leave the sear out.',
     source: 'common practice',
-    when: (plan) => plan.sear.school !== 'none' && meats(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
+    when: (plan) => plan.sear.school !== 'none' && meatsOf(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
   },
   {
     code: 'marinade-raw',
     step: 'meat',
     text: 'A marinade that held raw meat is cooked with it or thrown away, never spooned on later as it is.',
     source: 'USDA FSIS; from memory',
-    when: (plan) => meats(plan).some(({ marinade }) => marinade !== null),
+    when: (plan) => meatsOf(plan).some(({ marinade }) => marinade !== null),
   },
   {
     code: 'no-frying',
@@ -222,7 +221,7 @@ const RULES: readonly Rule[] = [
     step: 'plate',
     text: 'Look for splinters of bone before you pull the meat.',
     source: 'common practice',
-    when: (plan) => meats(plan).some(({ boneIn, cut }) => boneIn && cutById(cut).boneShare > 0),
+    when: (plan) => meatsOf(plan).some(({ boneIn, cut }) => boneIn && cutById(cut).boneShare > 0),
   },
   {
     code: 'alcohol-stays',

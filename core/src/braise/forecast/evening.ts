@@ -1,3 +1,4 @@
+import { meatsOf } from '../../plan/meats';
 import type { CookingBody } from '../../physics/cooking-body';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
@@ -15,18 +16,16 @@ import type { CurvePoint } from './curve';
 import { watered } from './grain-water';
 import { readyPot, type ReadyPot } from './kitchen-pot';
 import {
+  coreUnderFoil,
   gramsAt,
   isDone,
   laterStages,
   meatsDuring,
-  meatsOf,
   opened,
   refillOf,
   resting,
   sequenceOf,
   throughFrom,
-  UNDER_FOIL_W_PER_M2K,
-  waits,
   type DoneStage,
   type Later,
   type Open,
@@ -245,9 +244,6 @@ function asPlanned(plan: Plan, staging: Staging): Staging {
   };
 }
 
-/** Meat hotter than water boils here gives its heat off as steam when the lid comes off. */
-const flashed = (coreC: number, boilingC: number): number => Math.min(coreC, boilingC);
-
 function closing(resolved: Plan, main: First, found: Staging): Evening {
   const after = laterStages(resolved, main.run, minutesIn(found));
   const { run, ready } = main;
@@ -269,15 +265,10 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
     if (goesIn === 'start') seen += 1;
     const body = bodyOf(i) ?? run.piece;
     const inPot = open.inPot.includes(i);
-    let foil: DoneMeat['foil'] = null;
-    if (!inPot) {
-      const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
-      waits(out, resolved.finish.restMinutes, resolved.kitchen.roomC);
-      foil = {
-        minutes: laterMinutes + resolved.finish.restMinutes,
-        coreC: flashed(out.coreC, boilingC),
-      };
-    }
+    const { restMinutes } = resolved.finish;
+    const foil = inPot
+      ? null
+      : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body, restMinutes, resolved, boilingC) };
     return { meat, piece, body, chance: chance ?? { short: 1, at: 0, past: 0 }, foil, inPot };
   });
   const piece = stayed ? (bodyOf(0) ?? run.piece) : run.piece;

@@ -1,3 +1,5 @@
+import { gramsOf } from '../../units/grams';
+import { meatsOf } from '../../plan/meats';
 import { cutById } from '../../larder/cuts';
 import { gradeOf, meanMelted } from '../../meat/tenderness';
 import type { Figures } from '../../method/figures';
@@ -29,7 +31,7 @@ import { taskLabel } from '../../words/task-words';
 import type { Told } from '../../words/told';
 import { cautionsFor } from './cautions';
 import { evening, type Evening } from './evening';
-import { UNDER_FOIL_W_PER_M2K } from './later-stages';
+import { coreUnderFoil } from './later-stages';
 import { fillInWords, minimumRemedy } from './fill-remedies';
 import type { CurvePoint } from './curve';
 import type { CutForecast, Forecast } from './forecast-document';
@@ -67,10 +69,11 @@ function ledgerFor({ resolved, ready, run, later }: Evening): Ledger {
 /** The sauce of the evening, its figures solved. */
 function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceFigures {
   const { build } = ready.pot;
-  const soft = staging.stages
-    .flatMap(({ items }) => items)
-    .filter(({ texture }) => texture === 'soft' || texture === 'into-the-sauce')
-    .reduce((sum, { grams }) => sum + grams, 0);
+  const soft = gramsOf(
+    staging.stages
+      .flatMap(({ items }) => items)
+      .filter(({ texture }) => texture === 'soft' || texture === 'into-the-sauce'),
+  );
   return solveSauce(resolved, {
     freeMl: ledger.freeAtEndMl,
     fatMl: ledger.fatMl,
@@ -85,7 +88,7 @@ function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceF
 function figuresFor(found: Evening, sauce: SauceFigures): Figures {
   const { resolved, ready, run, pressureMinutes } = found;
   const starch = thickenerPortion(resolved, sauce.thickens ? sauce.thickenerGrams : 0);
-  const cuts = [resolved.meat, ...resolved.otherMeats];
+  const cuts = meatsOf(resolved);
   const sears = [ready.sear, ...ready.otherSears];
   return {
     portions: [...portionsOf(resolved), ...(starch ? [starch] : [])],
@@ -108,18 +111,17 @@ const WARM_MINUTES = { usual: 120, hot: 60, hotC: 32 };
 function inTheWarm({ resolved }: Evening, schedule: Schedule): { minutes: number; most: number } {
   const { roomC } = resolved.kitchen;
   const lidOn = schedule.tasks.find(({ work }) => work.kind === 'come-up')?.startMinute ?? 0;
-  const lies = [resolved.meat, ...resolved.otherMeats].some(({ startsFrom }) => startsFrom === 'room');
+  const lies = meatsOf(resolved).some(({ startsFrom }) => startsFrom === 'room');
   return {
     minutes: resolved.waitsMinutes + (lies ? lidOn : 0),
     most: roomC > WARM_MINUTES.hotC ? WARM_MINUTES.hot : WARM_MINUTES.usual,
   };
 }
 
-/** Meat that is lifted out before its sauce is finished, when it is served; never hotter than water boils here. */
-function underFoil(body: CookingBody, { finish, kitchen }: Plan, { pot }: MainRun): CutForecast['foil'] {
-  const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
-  for (let minute = 0; minute < finish.restMinutes; minute += 1) out.advance(60, kitchen.roomC, kitchen.roomC);
-  return { minutes: finish.restMinutes, coreC: Math.min(out.coreC, pot.build.boilingC) };
+/** Meat that is lifted out before its sauce is finished, when it is served. */
+function underFoil(body: CookingBody, plan: Plan, { pot }: MainRun): CutForecast['foil'] {
+  const { restMinutes } = plan.finish;
+  return { minutes: restMinutes, coreC: coreUnderFoil(body, restMinutes, plan, pot.build.boilingC) };
 }
 
 /** Every cut as it is served. */

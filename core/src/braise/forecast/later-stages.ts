@@ -3,9 +3,11 @@ import { pieceOf } from '../../meat/piece';
 import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
 import type { CookingBody } from '../../physics/cooking-body';
 import { toughnessOf } from '../../plan/learnt';
-import type { Meat, OtherMeat, Plan, PlannedStage, StageId } from '../../plan/plan';
+import type { Meat, Plan, PlannedStage, StageId } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
-import { stageOf } from '../../plan/stage-settings';
+import { meatsOf } from '../../plan/meats';
+import { isHotKind, stageOf } from '../../plan/stage-settings';
+import { gramsOf } from '../../units/grams';
 import { chargesOf } from '../../pot/charge';
 import type { Drinkers } from '../../pot/drinkers';
 import { pressureStage, simmerStage, untilLifted, type Refill, type StageRun } from '../../pot/later-stage';
@@ -32,21 +34,13 @@ export interface DoneStage extends StageRun {
   readonly putIn: readonly number[];
 }
 
-/** The cuts of a plan, its own first. */
-export function meatsOf(plan: Plan): (Meat & Partial<Pick<OtherMeat, 'goesIn' | 'comesOut'>>)[] {
-  return [plan.meat, ...plan.otherMeats];
-}
-
-const grams = (items: readonly { readonly grams: number }[]): number =>
-  items.reduce((sum, item) => sum + item.grams, 0);
-
 /** All that goes in cold at a stage, g: vegetables, grain, aromatics and what the larder does not know. */
 export function gramsAt(plan: Plan, id: StageId, orAuto: boolean): number {
   const here = [...plan.vegetables, ...plan.grains].filter(({ place }) => place === id || (orAuto && place === 'auto'));
   return (
-    grams(here) +
-    grams(plan.aromatics.filter(({ stage }) => stage === id)) +
-    grams(plan.others.filter(({ place }) => place === id))
+    gramsOf(here) +
+    gramsOf(plan.aromatics.filter(({ stage }) => stage === id)) +
+    gramsOf(plan.others.filter(({ place }) => place === id))
   );
 }
 
@@ -62,11 +56,9 @@ export function isDone(plan: Plan, stage: PlannedStage): boolean {
   );
 }
 
-const isHot = ({ kind }: PlannedStage): boolean => kind === 'pressure' || kind === 'simmer';
-
 /** Stages in the order they are done: the cook's, and where it is left to Hervir a second run and a simmer after them. */
 export function sequenceOf(plan: Plan): PlannedStage[] {
-  const own = plan.stages.filter(isHot);
+  const own = plan.stages.filter(({ kind }) => isHotKind(kind));
   const has = (kind: PlannedStage['kind']): boolean => own.some((stage) => stage.kind === kind);
   const named = (id: StageId): boolean => own.some((stage) => stage.id === id);
   return [
@@ -293,8 +285,23 @@ function noPressure(plan: Plan, stage: PlannedStage): PlanError {
   );
 }
 
+/**
+ * The middle of a cut that waits under foil until its sauce is done, °C. Meat hotter than water boils here gives its heat off
+ * as steam when the lid comes off.
+ *
+ * @param body as it was lifted out
+ * @param minutes under foil
+ * @param plan its kitchen
+ * @param boilingC of water there
+ */
+export function coreUnderFoil(body: CookingBody, minutes: number, { kitchen }: Plan, boilingC: number): number {
+  const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
+  waits(out, minutes, kitchen.roomC);
+  return Math.min(out.coreC, boilingC);
+}
+
 /** Under foil, in the kitchen's air. */
-export function waits(body: CookingBody, minutes: number, roomC: number): void {
+function waits(body: CookingBody, minutes: number, roomC: number): void {
   for (let minute = 0; minute < minutes; minute += 1) body.advance(60, roomC, roomC);
 }
 

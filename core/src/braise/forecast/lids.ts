@@ -1,15 +1,17 @@
+import { gramsOf } from '../../units/grams';
+import { meatsOf } from '../../plan/meats';
 import { pieceOf } from '../../meat/piece';
 import { bonelessGrams, fatMl, juiceMl } from '../../meat/yield';
 import type { CookingBody } from '../../physics/cooking-body';
 import type { Meat, Plan, StageId } from '../../plan/plan';
-import { burnVerdict, type BaseMoment, type BurnLevel } from '../../pot/base-temperature';
+import { burnVerdict, type BaseMoment } from '../../pot/base-temperature';
 import { MELTED_IN, type Charge } from '../../pot/charge';
 import { contentsOf, fillsPot, grainMl, halfFill, plantMl } from '../../pot/contents';
 import { fillOf, type Fill } from '../../pot/fill';
 import type { Lid } from './lid';
 import type { Evening } from './evening';
 import { lowestMl } from './grain-water';
-import { meatsOf, type DoneStage } from './later-stages';
+import type { DoneStage } from './later-stages';
 
 /** With less than this the base is dry, ml: a spoon or two. Common practice. */
 const DRY_ML = 30;
@@ -72,7 +74,7 @@ function laterLid({ resolved, ready, later, drinkers }: Evening, stage: DoneStag
   const isIn = (place: StageId): boolean => isInBy(later, stage, place);
   const grains = resolved.grains.filter(({ place, grams }) => grams > 0 && isIn(place));
   const swollen = grains.filter(({ place }) => place !== stage.id);
-  const dryGrams = grains.filter(({ place }) => place === stage.id).reduce((sum, { grams }) => sum + grams, 0);
+  const dryGrams = gramsOf(grains.filter(({ place }) => place === stage.id));
   const drunk = swollen.length > 0 ? drinkers.drunkMl : 0;
   const plants = [
     ...resolved.vegetables.filter(({ place }) => place === stage.id || place === 'start' || place === 'flavour-only'),
@@ -86,8 +88,8 @@ function laterLid({ resolved, ready, later, drinkers }: Evening, stage: DoneStag
         const body = stage.pot.bodies[at];
         return { ml: body ? cookedMl(meat, body) : meat.grams, single: pieceOf(meat).count === 1 };
       }),
-      plantsMl: plantMl(plants.reduce((sum, { grams }) => sum + grams, 0)),
-      grainMl: grainMl(dryGrams + swollen.reduce((sum, { grams }) => sum + grams, 0), drunk),
+      plantsMl: plantMl(gramsOf(plants)),
+      grainMl: grainMl(dryGrams + gramsOf(swollen), drunk),
       pastesMl: 0,
       rack: false,
     },
@@ -119,6 +121,3 @@ function thickensBy(charges: readonly Charge[], done: readonly DoneStage[], stag
     return charge.at !== null && isInBy(done, stage, charge.at) ? { ...charge, stage: 'load' } : charge;
   });
 }
-
-/** Levels of the base from the calmest to the worst. */
-export const BASE_LEVELS: readonly BurnLevel[] = ['safe', 'watch', 'likely'];

@@ -1,3 +1,4 @@
+import { isHotKind } from '../../plan/stage-settings';
 import { SAFE_C } from '../../physics/cooking-body';
 import { cutById, cutTitle } from '../../larder/cuts';
 import { TARGET_BAND } from '../../meat/tenderness';
@@ -186,7 +187,7 @@ export function reasonsFor(f: Omit<Forecast, 'reasons'>, print: Printer): Reason
       add('secondRun', `${placeName(plan, place)}: ${n(reheatMinutes)} min back to the boil, then ${n(minutes)} open.`);
     }
   }
-  if (f.foil && f.foil.minutes > 1 && f.stages.some(({ kind }) => kind === 'pressure' || kind === 'simmer')) {
+  if (f.foil && f.foil.minutes > 1 && f.stages.some(({ kind }) => isHotKind(kind))) {
     add(
       'coreC',
       `Under foil for ${n(f.foil.minutes)} min the meat’s middle goes from ${degrees(tenderness.coreC)} to ${degrees(f.foil.coreC)}: the outside is hotter, so it comes up before it cools.`,

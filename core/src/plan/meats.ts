@@ -1,0 +1,13 @@
+import type { Meat, OtherMeat, Plan } from './plan';
+
+/** A cut of a plan; those beside the first say when they go in and come out. */
+export type PlannedMeat = Meat & Partial<Pick<OtherMeat, 'goesIn' | 'comesOut'>>;
+
+/**
+ * The cuts of a plan, its own first: a cut's place in this list is what the reckoning and the method speak of it by.
+ *
+ * @example meatsOf(plan)[0] === plan.meat // true
+ */
+export function meatsOf(plan: Pick<Plan, 'meat' | 'otherMeats'>): PlannedMeat[] {
+  return [plan.meat, ...plan.otherMeats];
+}
