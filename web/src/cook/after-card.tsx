@@ -1,4 +1,4 @@
-import { LIMITS, printDuration } from '@hervir/core';
+import { LIMITS, printDuration, SECTION_WORDS } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -30,7 +30,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
         {off.length === 0 && <li>Every part of the work took what the plan said.</li>}
         {off.map(({ section, planned, actual }) => (
           <li key={section}>
-            {section}: {printDuration(actual)}, planned {printDuration(planned)}.
+            {SECTION_WORDS[section]}: {printDuration(actual)}, planned {printDuration(planned)}.
           </li>
         ))}
         {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}

@@ -95,6 +95,22 @@ describe('at the pot', () => {
     for (const word of [/raw meat/i, /gasket|rim/i, /valve/i, /lid/i]) expect(all).toMatch(word);
   });
 
+  test('the part of the work is said in words: in the pill, and on the card after it', async () => {
+    const { user } = await pot();
+    const said = new Set<string>();
+    for (let i = 0; i < 60 && !/On the table/.test(title()); i += 1) {
+      said.add(within(screen.getByRole('group', { name: 'On the fire' })).getByRole('link').textContent ?? '');
+      const before = title();
+      await user.click(big());
+      await waitFor(() => expect(title()).not.toBe(before));
+    }
+    const pills = [...said].join(' | ');
+    for (const part of ['Board', 'Coming to pressure', 'Letting down']) expect(pills).toContain(part);
+    const card = screen.getByRole('region', { name: 'Served' }).textContent ?? '';
+    expect(card).toMatch(/Letting down: .*, planned/);
+    expect(`${pills} ${card}`).not.toMatch(/letting-down|coming-up|later-run/);
+  });
+
   test('while the server is away presses count, wait here, and say so; then they are sent in order', async () => {
     const { user, kitchen } = await pot();
     kitchen.away = true;

@@ -6,6 +6,7 @@ import { usePreferences } from '../state/preferences';
 import { ring, speak } from './bell';
 import './pill.css';
 import { useRunningCooks, type LiveCook } from './use-cook';
+import { whereInCook } from './where-in-cook';
 
 interface Ringing {
   readonly id: string;
@@ -69,12 +70,11 @@ export function Pill({ onRings }: { readonly onRings: (title: string | null) => 
           const timer = state.timers.find(({ id }) => id === state.now?.step.id) ?? state.timers[0];
           const rings = ringing.some(({ cook }) => cook === record.id);
           const left = timer ? timer.endsAt - now : null;
-          const section = state.status === 'served' ? 'Served' : (state.now?.step.section ?? '');
           return (
             <NavLink key={record.id} to={`/cook/${record.id}`} className={rings ? 'pill rings' : 'pill'}>
               <span className="pill-name">
                 {rings && <span aria-hidden>▲ </span>}
-                {cooks.length > 1 ? record.name : section}
+                {cooks.length > 1 ? record.name : whereInCook(state)}
               </span>
               {left !== null && (
                 <span className="figure">

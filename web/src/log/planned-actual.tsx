@@ -97,13 +97,13 @@ export function PlannedActual({
               fill={TONE[part.section] ?? 'var(--rim)'}
               fillOpacity={name === 'planned' ? 0.45 : 0.9}
             />
-            {wide > part.section.length * 7.6 && (
+            {wide > SECTION_WORDS[part.section].length * 7.6 && (
               <text
                 x={x(part.from) + 6}
                 y={ROWS[name] + BAR / 2 + 5}
                 style={{ fill: name === 'planned' ? 'var(--text)' : 'var(--on-strong)' }}
               >
-                {part.section}
+                {SECTION_WORDS[part.section]}
               </text>
             )}
           </g>

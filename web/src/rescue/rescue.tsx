@@ -7,6 +7,7 @@ import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'reac
 import { request } from '../api/client';
 import { keys, useBraises } from '../api/queries';
 import type { LiveCook } from '../cook/use-cook';
+import { whereInCook } from '../cook/where-in-cook';
 import { useUnits } from '../shared/use-units';
 import { clockAt } from '../shared/words';
 import { usePreferences } from '../state/preferences';
@@ -49,8 +50,7 @@ function BackToThePot({ cook: { record, state } }: { readonly cook: LiveCook }):
         Back to the pot
       </Link>
       <span className="dim">
-        {record.name}: {(state.now?.step.section ?? 'served').toLowerCase()}, dinner{' '}
-        {clockAt(state.dinner.at, record.guide.eatAt)}
+        {record.name}: {whereInCook(state).toLowerCase()}, dinner {clockAt(state.dinner.at, record.guide.eatAt)}
       </span>
     </p>
   );
