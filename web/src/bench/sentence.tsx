@@ -15,7 +15,7 @@ import { Why } from '../shared/why';
 import { clockTime, counted, wallClockOn } from '../shared/words';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
-const FEW_LETTERS = 24;
+const FEW_LETTERS = 30;
 
 /** "turnip and freekeh"; more are counted, so that the sentence keeps to two lines and all stations to the window. */
 function few(names: readonly string[]): string {
