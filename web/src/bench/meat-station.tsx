@@ -7,7 +7,7 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
-import type { StationProps } from './station';
+import { changing, type StationProps } from './station';
 
 const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
 
@@ -23,8 +23,7 @@ function prepInWords({ meat }: Plan): string {
 export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { meat } = plan;
   const cut = cutById(meat.cut);
-  const change = (part: Partial<Plan['meat']>): void =>
-    edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
+  const change = changing(edit, 'meat');
   return (
     <div className="fields">
       <Field label="Cut" fault={faultAt('meat.cut')}>

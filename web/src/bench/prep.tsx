@@ -8,7 +8,6 @@ import {
   prepSteps,
   printDuration,
   printerFor,
-  type Plan,
 } from '@hervir/core';
 import { Button, Checkbox, Select } from 'antd';
 import type { ReactNode } from 'react';
@@ -16,7 +15,7 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import type { StationProps } from './station';
+import { changing, type StationProps } from './station';
 
 /** Salting ahead, as cooks say it, in minutes. */
 const AHEAD = [
@@ -30,8 +29,7 @@ const AHEAD = [
 export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { system, print } = useUnits();
   const { meat } = plan;
-  const change = (part: Partial<Plan['meat']>): void =>
-    edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
+  const change = changing(edit, 'meat');
   const placed = forecast ? { ...plan, ...forecast.placed } : plan;
   const steps = prepSteps(placed, printerFor(system));
   const bowls = forecast ? bowlsOf(forecast, printerFor(system)) : [];

@@ -1,9 +1,9 @@
-import { inTen, LIMITS, printDuration, type Alternative, type Plan, type ReleaseMethod } from '@hervir/core';
+import { inTen, LIMITS, printDuration, type Alternative, type ReleaseMethod } from '@hervir/core';
 import { Fragment, type ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import type { Alternatives } from '../workers/reckoning';
-import type { StationProps } from './station';
+import { changing, type StationProps } from './station';
 
 const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = {
   natural: { label: 'By itself', gives: 'keeps large meat moist' },
@@ -17,8 +17,7 @@ interface Props extends Omit<StationProps, 'forecast'> {
 
 /** Fifth station: how the pressure comes down, and the same tenderness by each way side by side. */
 export function ReleaseStation({ plan, edit, faultAt, alternatives }: Props): ReactNode {
-  const change = (part: Partial<Plan['release']>): void =>
-    edit((before) => ({ ...before, release: { ...before.release, ...part } }));
+  const change = changing(edit, 'release');
   return (
     <div className="fields">
       <Choice

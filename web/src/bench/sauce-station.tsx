@@ -1,4 +1,4 @@
-import { BODIES, LIMITS, THICKENER_KINDS, type Plan, type Rescaled } from '@hervir/core';
+import { BODIES, LIMITS, THICKENER_KINDS, type Rescaled } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -9,7 +9,7 @@ import { useUnits } from '../shared/use-units';
 import { longDay } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
-import type { StationProps } from './station';
+import { changing, type StationProps } from './station';
 
 const THICKENERS = [
   { value: 'none' as const, label: 'Nothing' },
@@ -21,8 +21,7 @@ const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ 
 export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { print } = useUnits();
   const { finish } = plan;
-  const change = (part: Partial<Plan['finish']>): void =>
-    edit((before) => ({ ...before, finish: { ...before.finish, ...part } }));
+  const change = changing(edit, 'finish');
   return (
     <div className="fields">
       <Field label="Thicken" fault={faultAt('finish.thickener')}>

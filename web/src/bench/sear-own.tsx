@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
-import type { Edit } from './station';
+import { changing, type Edit } from './station';
 
 const MOST_FACES = 6;
 /** What a face that the cook adds is given to begin with, minutes. */
@@ -23,10 +23,8 @@ const halves = (minutes: number): number => Math.max(LIMITS.faceMinutes.min, Mat
 /** What a cook may want otherwise than Hervir: the faces and their minutes, the fat, flour on the meat, cutting after. */
 export function OwnSear({ plan, forecast, edit }: Props): ReactNode {
   const { sear, meat } = plan;
-  const ofMeat = (part: Partial<Plan['meat']>): void =>
-    edit((before) => ({ ...before, meat: { ...before.meat, ...part } }));
-  const ofSear = (part: Partial<Plan['sear']>): void =>
-    edit((before) => ({ ...before, sear: { ...before.sear, ...part } }));
+  const ofMeat = changing(edit, 'meat');
+  const ofSear = changing(edit, 'sear');
   const cutUp = meat.form !== 'whole' && cutById(meat.cut).forms.includes('whole');
   const said = sear.faceMinutes !== undefined || sear.fatMl !== undefined || meat.flourGrams !== undefined;
   return (

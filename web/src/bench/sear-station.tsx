@@ -10,7 +10,7 @@ import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { OwnSear } from './sear-own';
 import { Remedies } from './remedies';
-import type { StationProps } from './station';
+import { changing, type StationProps } from './station';
 import { WhenStage } from './when-stage';
 
 const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
@@ -26,8 +26,7 @@ const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
 export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { system, print } = useUnits();
   const { sear } = plan;
-  const change = (part: Partial<Plan['sear']>): void =>
-    edit((before) => ({ ...before, sear: { ...before.sear, ...part } }));
+  const change = changing(edit, 'sear');
   const seared = sear.school !== 'none';
   return (
     <div className="fields">

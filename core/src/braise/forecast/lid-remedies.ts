@@ -1,33 +1,24 @@
 import type { Plan, StageId } from '../../plan/plan';
 import { stageOf, withStage } from '../../plan/stage-settings';
 import type { BurnLevel } from '../../pot/base-temperature';
+import { lowerFirst } from '../../units/list';
 import type { Printer } from '../../units/quantity';
 import { lessLiquid } from './fill-remedies';
-import type { Lid, LiquidLevel } from './lid';
+import type { Lid } from './lid';
 import { burnInWords, jugful, pourMore, type CauseInWords, type Remedy } from './remedies';
 
 /** A lid with its verdicts in words, each with what mends it. */
+interface Mended {
+  readonly text: string;
+  readonly remedies: readonly Remedy[];
+}
+
 export interface LidInWords {
   /** "start" for the first. */
   readonly stage: StageId;
   readonly run: number;
-  readonly fill: {
-    readonly litres: number;
-    readonly share: number;
-    readonly limit: number;
-    readonly level: 'ok' | 'over';
-    readonly text: string;
-    readonly remedies: readonly Remedy[];
-  };
-  readonly liquid: {
-    readonly atLockMl: number;
-    readonly minimumMl: number;
-    readonly lowestMl: number;
-    readonly missingMl: number;
-    readonly level: LiquidLevel;
-    readonly text: string;
-    readonly remedies: readonly Remedy[];
-  };
+  readonly fill: Pick<Lid['fill'], 'litres' | 'share' | 'limit' | 'level'> & Mended;
+  readonly liquid: Lid['liquid'] & Mended;
   readonly base: {
     readonly worstC: number;
     readonly cutoutC: number;
@@ -40,8 +31,7 @@ export interface LidInWords {
 /** "At the second lid": nothing before the first, which needs no name. */
 const which = (run: number): string => (run === 1 ? '' : run === 2 ? 'At the second lid: ' : `At lid ${run}: `);
 
-const lower = (run: number, text: string): string =>
-  run === 1 ? text : `${which(run)}${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+const lower = (run: number, text: string): string => (run === 1 ? text : `${which(run)}${lowerFirst(text)}`);
 
 /** Broth out before a later lid. */
 function brothOut(plan: Plan, { stage, liquid, fill }: Lid, print: Printer): Remedy[] {
