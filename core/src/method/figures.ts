@@ -17,6 +17,15 @@ export interface PlacedStage {
   readonly putIn: readonly number[];
 }
 
+/** A pot that was opened, and what has been done to it since. */
+export interface Opened {
+  /** Since it was last hot. */
+  readonly minutes: number;
+  readonly ladledMl: number;
+  /** Left in, lifted out, or lifted out and back in. */
+  readonly meat: 'in' | 'out' | 'back';
+}
+
 /** What the reckoning has found that the work depends on. */
 export interface Figures {
   readonly portions: readonly Portion[];
@@ -29,6 +38,8 @@ export interface Figures {
   readonly release: number;
   readonly later: readonly PlacedStage[];
   readonly sauce: SauceFigures;
+  /** Minutes for the pot to boil again before its sauce reduces. */
+  readonly boilsAgain: (opened: Opened) => number;
   /** Cuts that are in the pot when the last stage is over. */
   readonly meatsInPot: readonly number[];
 }

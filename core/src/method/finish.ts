@@ -8,7 +8,7 @@ import type { SauceFigures } from '../stations/sauce';
 import { cookApart } from './beside';
 import type { Figures } from './figures';
 import { stirDown } from './later-stages';
-import { type Bowls, type Line, some, step } from './line';
+import { type Bowls, type Line, some, step, sum } from './line';
 import type { Move } from './moves';
 import type { Work } from './step';
 
@@ -61,7 +61,9 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
     add(1, true, { kind: 'put-back', portions: cuts });
   }
   if (sauce.reduceMinutes > 0) {
-    add(sauce.reduceMinutes, false, {
+    const meat = leaves ? (wanted.meatBack ? 'back' : 'out') : 'in';
+    const open = openFor(line) + sum(steps);
+    add(figures.boilsAgain({ minutes: open, ladledMl: sauce.ladleOutMl, meat }) + sauce.reduceMinutes, false, {
       kind: 'reduce',
       minutes: sauce.reduceMinutes,
       toMl: sauce.reducedMl,
@@ -117,6 +119,12 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
     line.add(id, work, 'pot', [step(id, moves as [Move, ...Move[]], minutes, hands)], hands);
   });
   return whole ? atTheEnd : [];
+}
+
+/** How long the pot has stood open since it was last hot, minutes. */
+function openFor({ blocks }: Line): number {
+  const hot = blocks.map(({ work }) => work.kind === 'let-down' || work.kind === 'simmer').lastIndexOf(true);
+  return sum(blocks.slice(hot + 1).filter(({ resource }) => resource === 'pot'));
 }
 
 const offHeatOther = (plan: Plan, place: string): boolean =>

@@ -74,7 +74,9 @@ export function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bow
           [step(`${prefix}load`, moves, filling)],
           true,
         );
-      const boil = step(`${prefix}heating`, [{ kind: 'boil', stage: id }], reheatMinutes, false);
+      // With no minutes to simmer the heat still has to go off.
+      const off: Move[] = minutes <= NONE ? [{ kind: 'heat-off' }] : [];
+      const boil = step(`${prefix}heating`, [{ kind: 'boil', stage: id }, ...off], reheatMinutes, false);
       line.add(`${prefix}heating`, { kind: 'boil', stage: id }, 'pot', [boil], false);
       const own = id === 'simmer' ? 'simmer' : `${prefix}simmer`;
       const simmer = step(own, [{ kind: 'simmer', stage: id, heat }], minutes, false);

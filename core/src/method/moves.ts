@@ -85,6 +85,7 @@ export type Move =
   | { readonly kind: 'strain'; readonly solids: Exclude<Then, 'poured-over'>; readonly portions: readonly PortionId[] }
   | { readonly kind: 'blend' }
   /** With the meat out of it, or in it on purpose. */
+  /** From the boil on; coming to it is counted in its step. */
   | { readonly kind: 'reduce'; readonly minutes: number; readonly toMl: number; readonly meatIn: boolean }
   | { readonly kind: 'thicken'; readonly portion: PortionId; readonly grams: number; readonly waterMl: number }
   | ({ readonly kind: 'stir-in'; readonly cooked: boolean } & Portions)

@@ -1,5 +1,6 @@
 import { grainById } from '../larder/grains';
 import { straightCookValue } from '../physics/cook-value';
+import { uptakeShare } from './plant-water';
 import type { Stretch } from './pressure-run';
 import type { PortionId } from '../plan/portions';
 
@@ -7,10 +8,11 @@ interface Drinker {
   readonly portion: PortionId;
   /** All it takes up when it is cooked, ml. */
   readonly wantsMl: number;
-  /** Cook value at which it has it. */
-  readonly cookedAt: number;
+  readonly grain: string;
   cookValue: number;
 }
+
+const drunkBy = ({ grain, wantsMl, cookValue }: Drinker): number => wantsMl * uptakeShare(grain, cookValue);
 
 /** Grain, pulses and noodles in the pot: what they have taken up so far, as they cook. */
 export class Drinkers {
@@ -19,8 +21,7 @@ export class Drinkers {
   /** Puts some in. */
   add(grains: readonly { readonly portion: PortionId; readonly grain: string; readonly grams: number }[]): void {
     for (const { portion, grain, grams } of grains) {
-      const { uptakeMlPerG, boilMinutes } = grainById(grain);
-      this.in.push({ portion, wantsMl: grams * uptakeMlPerG, cookedAt: boilMinutes[0], cookValue: 0 });
+      this.in.push({ portion, grain, wantsMl: grams * grainById(grain).uptakeMlPerG, cookValue: 0 });
     }
   }
 
@@ -37,20 +38,12 @@ export class Drinkers {
 
   /** Taken up so far where there is enough, ml. */
   get drunkMl(): number {
-    return this.in.reduce(
-      (sum, { wantsMl, cookValue, cookedAt }) => sum + wantsMl * Math.min(1, cookValue / cookedAt),
-      0,
-    );
+    return this.in.reduce((sum, drinker) => sum + drunkBy(drinker), 0);
   }
 
   /** What each has drunk so far, ml. */
   get each(): ReadonlyMap<PortionId, number> {
-    return new Map(
-      this.in.map(({ portion, wantsMl, cookValue, cookedAt }) => [
-        portion,
-        wantsMl * Math.min(1, cookValue / cookedAt),
-      ]),
-    );
+    return new Map(this.in.map((drinker) => [drinker.portion, drunkBy(drinker)]));
   }
 
   /** A copy, for trying what comes next. */

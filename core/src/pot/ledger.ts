@@ -7,7 +7,6 @@ import { fatMl } from '../meat/yield';
 import type { Plan, StageId } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';
 import type { Charge } from './charge';
-import { startGrains } from './contents';
 import type { Accounts } from './pot-model';
 
 /** When in the work a line of the ledger falls. */
@@ -51,13 +50,24 @@ export interface PotHistory {
   readonly juiceMl: number;
   /** What was done after the first opening, in order. */
   readonly later?: readonly StageHistory[];
+  /** Let go by the meat after the last of them was filled, ml. */
+  readonly lastJuiceMl?: number;
+  /** How much of its water each plant has given or taken by the end; all of it where nothing is said. */
+  readonly shares?: PlantShares;
 }
+
+/** By place in the plan's list: the share of its water that a plant gives off, or that a grain takes up, 0 to 1. */
+export type PlantShares = Readonly<Record<'vegetable' | 'aromatic' | 'grain', (index: number) => number>>;
+
+const ALL: PlantShares = { vegetable: () => 1, aromatic: () => 1, grain: () => 1 };
 
 /** A stage after the first run: what was taken out, and what went off as steam. */
 export interface StageHistory extends Pick<Accounts, 'boiledKg' | 'purgedKg' | 'flashedKg'> {
   readonly id: StageId;
   readonly kind: 'pressure' | 'simmer';
   readonly brothOutMl: number;
+  /** Let go by the meat since the pot was last opened, ml. */
+  readonly juiceMl: number;
 }
 
 /**
@@ -106,42 +116,50 @@ export function ledgerOf(
   const freeAtStartMl = free;
 
   book('heating', 'steam blown off before the pin rises', -kg(history.opened.purgedKg));
-  book('pressure', `juice of ${cutTitle(cutById(plan.meat.cut))}`, history.juiceMl);
-  for (const { ingredient, grams, then, stage } of plan.aromatics) {
-    if (then === 'set-aside' || stage !== undefined) continue;
-    const { name, juiceShare } = aromaticKind(ingredient);
-    book('pressure', `water of ${name.toLowerCase()}`, grams * juiceShare);
-  }
-  for (const { vegetable, grams, place } of plan.vegetables) {
-    if (place !== 'start' && place !== 'flavour-only') continue;
-    const { name, juiceShare } = vegetableById(vegetable);
-    book('pressure', `water of ${name.toLowerCase()}`, grams * juiceShare);
-  }
+  const { shares = ALL } = history;
+  const meatJuice = `juice of ${cutTitle(cutById(plan.meat.cut))}`;
+  const aromaticsAt = (at: LedgerStage, isHere: (stage: StageId | undefined) => boolean): void => {
+    for (const [i, { ingredient, grams, then, stage }] of plan.aromatics.entries()) {
+      if (then === 'set-aside' || !isHere(stage)) continue;
+      const { name, juiceShare } = aromaticKind(ingredient);
+      book(at, `water of ${name.toLowerCase()}`, grams * juiceShare * shares.aromatic(i));
+    }
+  };
+  const vegetablesAt = (at: LedgerStage, isHere: (place: StageId) => boolean): void => {
+    for (const [i, { vegetable, grams, place }] of plan.vegetables.entries()) {
+      if (!isHere(place)) continue;
+      const { name, juiceShare } = vegetableById(vegetable);
+      book(at, `water of ${name.toLowerCase()}`, grams * juiceShare * shares.vegetable(i));
+    }
+  };
+  const grainsAt = (at: LedgerStage, isHere: (place: StageId) => boolean): void => {
+    for (const [i, { grain, grams, place }] of plan.grains.entries()) {
+      if (!isHere(place)) continue;
+      const { name, uptakeMlPerG } = grainById(grain);
+      book(at, `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG * shares.grain(i));
+    }
+  };
+  book('pressure', meatJuice, history.juiceMl);
+  aromaticsAt('pressure', (stage) => stage === undefined);
+  vegetablesAt('pressure', (place) => BEFORE.has(place));
   book('pressure', 'boiled away under pressure', -kg(history.opened.boiledKg - history.lidOn.boiledKg));
-  for (const { grain, grams } of startGrains(plan)) {
-    const { name, uptakeMlPerG } = grainById(grain);
-    book('pressure', `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG);
-  }
+  grainsAt('pressure', (place) => place === 'start');
   book('release', 'flashes into steam when the valve is opened', -kg(history.opened.flashedKg));
   for (const { stage, what, waterMl } of charges)
     if (stage === 'on-top') book('opened', `${what}, stirred in`, waterMl);
   let freeAtReheatMl: number | null = null;
   let poorestMl = freeAtStartMl;
   const plantsAt = (stage: LedgerStage, isHere: (place: StageId) => boolean): void => {
-    for (const { vegetable, grams, place } of plan.vegetables) {
-      if (!isHere(place)) continue;
-      const { name, juiceShare } = vegetableById(vegetable);
-      book(stage, `water of ${name.toLowerCase()}`, grams * juiceShare);
-    }
-    for (const { grain, grams, place } of plan.grains) {
-      if (!isHere(place)) continue;
-      const { name, uptakeMlPerG } = grainById(grain);
-      book(stage, `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG);
-    }
+    aromaticsAt(stage, (at) => at !== undefined && isHere(at));
+    vegetablesAt(stage, isHere);
+    grainsAt(stage, isHere);
   };
-  for (const { id, kind, brothOutMl, purgedKg, boiledKg, flashedKg } of history.later ?? []) {
+  let lastStage: LedgerStage = 'pressure';
+  for (const { id, kind, juiceMl, brothOutMl, purgedKg, boiledKg, flashedKg } of history.later ?? []) {
     const here = (place: StageId): boolean => place === id;
     const stage = kind === 'pressure' ? 'second' : 'simmer';
+    book(lastStage, meatJuice, juiceMl);
+    lastStage = stage;
     book(stage, 'broth taken out', -brothOutMl);
     for (const { at, what, waterMl } of charges) if (at === id) book(stage, what, waterMl);
     if (kind === 'simmer') {
@@ -156,6 +174,7 @@ export function ledgerOf(
     book('second', 'boiled away', -kg(boiledKg));
     book('second', 'flashes into steam when the valve is opened again', -kg(flashedKg));
   }
+  book(lastStage, meatJuice, history.lastJuiceMl ?? 0);
   plantsAt('simmer', (place) => place !== 'auto' && !BEFORE.has(place) && stageOf(plan, place).kind === 'off-heat');
   const pouredMl = charges
     .filter(({ stage }) => stage === 'deglaze' || stage === 'load')

@@ -79,7 +79,10 @@ export function load(
     if (!inPot) continue;
     // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
     const scraping: Controls = { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true };
+    const over = pot.minutes + DEGLAZE_MINUTES;
     stepFor(pot, DEGLAZE_MINUTES, scraping, follow, () => pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG);
+    // Where it boils off before, the pot waits with the heat off until the scraping is over.
+    stepFor(pot, over - pot.minutes, { ...scraping, watts: 0 }, follow);
   }
   for (const { stage, waterMl, volumeMl, temperatureC } of charges) {
     if (stage === 'load') pot.pour(waterMl / 1000, temperatureC);

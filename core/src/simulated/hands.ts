@@ -115,6 +115,9 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
     case 'fold-in':
       kitchen.putIn(move.portions);
       return NOTHING;
+    case 'stir-down':
+      kitchen.poured.stirDown(kitchen.pot);
+      return NOTHING;
     case 'put-back':
       kitchen.putBack(move.portions);
       return NOTHING;
@@ -180,7 +183,6 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
     case 'pin-falls':
     case 'try':
     case 'boil':
-    case 'stir-down':
     case 'skim':
     case 'blend':
     case 'rest':

@@ -5,11 +5,9 @@ import { straightCookValue } from '../physics/cook-value';
 import type { CookingBody } from '../physics/cooking-body';
 import type { Plan } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
+import { uptakeShare, waterOutShare } from '../pot/plant-water';
 import type { Stretch } from '../pot/pressure-run';
 import { ride, vegetableRider } from '../stations/doneness';
-
-/** Cook value in which two thirds of a plant's water has come out, minutes at 100 °C. From memory. */
-const PLANT_JUICE_COOK_VALUE = 15;
 
 /** A vegetable or a grain of the plan. */
 export interface Plant {
@@ -89,12 +87,11 @@ export class Plants {
 
   /** Water of vegetables and aromatics so far, ml. */
   get juiceMl(): number {
-    const out = (cookValue: number): number => -Math.expm1(-cookValue / PLANT_JUICE_COOK_VALUE);
     const vegetables = this.all
       .filter(({ kind, inAt }) => kind === 'vegetable' && inAt !== null)
-      .reduce((sum, { id, grams, cookValue }) => sum + grams * vegetableById(id).juiceShare * out(cookValue), 0);
+      .reduce((sum, { id, grams, cookValue }) => sum + grams * vegetableById(id).juiceShare * waterOutShare(cookValue), 0);
     return [...this.aromatics.values()].reduce(
-      (sum, { grams, juiceShare, cookValue }) => sum + grams * juiceShare * out(cookValue),
+      (sum, { grams, juiceShare, cookValue }) => sum + grams * juiceShare * waterOutShare(cookValue),
       vegetables,
     );
   }
@@ -103,10 +100,10 @@ export class Plants {
   get drunkMl(): number {
     return this.all
       .filter(({ kind, inAt }) => kind === 'grain' && inAt !== null)
-      .reduce((sum, { id, grams, cookValue }) => {
-        const { uptakeMlPerG, boilMinutes } = grainById(id);
-        return sum + grams * uptakeMlPerG * Math.min(1, cookValue / boilMinutes[0]);
-      }, 0);
+      .reduce(
+        (sum, { id, grams, cookValue }) => sum + grams * grainById(id).uptakeMlPerG * uptakeShare(id, cookValue),
+        0,
+      );
   }
 
   /** Grain stirred in that lies in the pot, for what settles on its base. */

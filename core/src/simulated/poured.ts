@@ -40,6 +40,15 @@ export class Poured {
     this.stirredG += charge.starchG;
   }
 
+  /** What lay on top goes into the liquid. */
+  stirDown(pot: Pot): void {
+    for (const { waterMl, starchG } of this.onTop) {
+      pot.pour(waterMl / 1000, pot.temperatureC);
+      this.stirredG += starchG;
+    }
+    this.onTop = [];
+  }
+
   /** Starch and water from elsewhere: a slurry. */
   stirIn(starchG: number): void {
     this.stirredG += starchG;

@@ -19,6 +19,8 @@ const BASE: SauceBase = {
   heaterW: 850,
   boilingC: 100,
   softGrams: 0,
+  addedMl: 0,
+  addedStarchG: 0,
 };
 const finished = (finish: Partial<Plan['finish']>, base: Partial<SauceBase> = {}, more: Partial<Plan> = {}): Finish => {
   const plan = planFor('beef-chuck', 'chunks', 1200, more);

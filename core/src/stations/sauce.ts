@@ -24,6 +24,7 @@ export interface SauceFigures {
   readonly waterMl: number;
   /** Enough starch to be worth a slurry. */
   readonly thickens: boolean;
+  /** In the end, with what thickens it and what is stirred in last, ml. */
   readonly sauceMl: number;
   /** Left on it, ml. */
   readonly fatMl: number;
@@ -39,17 +40,21 @@ export interface SauceBase {
   readonly fatMl: number;
   /** Starch stirred in before, g of cornstarch. */
   readonly starchG: number;
-  /** Of the heater at full, W. */
+  /** What boils water off on full heat: the heater's power less what the pot loses to the room, W. */
   readonly heaterW: number;
   readonly boilingC: number;
   /** Vegetables that are soft or falling apart, g. */
   readonly softGrams: number;
+  /** Water of what is stirred in when it has reduced: cream, paste, broth off the heat, ml. */
+  readonly addedMl: number;
+  /** Starch of what is stirred in then, g of cornstarch. */
+  readonly addedStarchG: number;
 }
 
 /**
  * Water that boils away in a minute on full heat: about 20 ml at 1 kW. Steam tables.
  *
- * @param heaterW what reaches the pot
+ * @param heaterW what reaches the pot and does not leave it through its walls
  * @example reductionMlPerMinute(850, 100) // 22.6
  */
 export function reductionMlPerMinute(heaterW: number, boilingC: number): number {
@@ -89,13 +94,14 @@ const WORTH_STIRRING_G = 0.5;
  * @param plan its finish
  * @param base what the pot holds
  * @returns ml, minutes and grams
- * @example solveSauce(plan, { freeMl: 400, fatMl: 40, starchG: 0, heaterW: 850, boilingC: 100, softGrams: 0 }).skimMl // 36
+ * @example solveSauce(plan, { freeMl: 400, fatMl: 40, starchG: 0, heaterW: 850, boilingC: 100, softGrams: 0, addedMl: 0, addedStarchG: 0 }).skimMl // 36
  */
 export function solveSauce(plan: Pick<Plan, 'finish' | 'meat'>, base: SauceBase): SauceFigures {
   const { finish } = plan;
   const rate = reductionMlPerMinute(base.heaterW, base.boilingC);
   const reduced = (minutes: number): number => Math.min(base.freeMl, minutes * rate);
-  const wanted = finish.sauceMl === null ? null : Math.min(finish.sauceMl, base.freeMl);
+  // What is stirred in at the end is sauce too: it reduces to so much less.
+  const wanted = finish.sauceMl === null ? null : Math.max(0, Math.min(finish.sauceMl - base.addedMl, base.freeMl));
   let ladleOutMl = Math.min(finish.ladleOutMl, base.freeMl);
   let reduceMinutes = finish.reduce === 'auto' ? 0 : finish.reduce;
   if (wanted !== null) {
@@ -115,7 +121,9 @@ export function solveSauce(plan: Pick<Plan, 'finish' | 'meat'>, base: SauceBase)
   const bound = base.freeMl > 0 ? base.starchG * (kept / base.freeMl) : 0;
   const blended = finish.blend ? base.softGrams * BLENDED_STARCH : 0;
   const reducedMl = Math.max(0, kept - reduced(reduceMinutes));
-  const { grams, waterMl } = starchFor(finish.thickener, finish.body, reducedMl, bound + blended);
+  const endMl = reducedMl + base.addedMl;
+  const already = bound + blended + base.addedStarchG;
+  const { grams, waterMl } = starchFor(finish.thickener, finish.body, endMl, already);
   const thickens = finish.thickener !== 'none' && grams >= WORTH_STIRRING_G;
   const skims = finish.skim && base.fatMl >= WORTH_SKIMMING_ML;
   return {
@@ -125,7 +133,7 @@ export function solveSauce(plan: Pick<Plan, 'finish' | 'meat'>, base: SauceBase)
     thickenerGrams: grams,
     waterMl,
     thickens,
-    sauceMl: reducedMl + (thickens ? waterMl : 0),
+    sauceMl: endMl + (thickens ? waterMl : 0),
     fatMl: finish.skim ? base.fatMl * (1 - SKIMMED) : base.fatMl,
     skimMl: skims ? base.fatMl * SKIMMED : 0,
     bones: plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0,

@@ -24,6 +24,6 @@ export function finishWords(told: Told, method: Method): Finish {
     ...sauce,
     fishOut: fished.flatMap((move) => fishedNames(told, move)),
     steps,
-    text: `${print.quantity('volume', sauce.reducedMl)} of sauce${thick}`,
+    text: `${print.quantity('volume', sauce.sauceMl)} of sauce${thick}`,
   };
 }

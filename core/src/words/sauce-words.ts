@@ -62,7 +62,7 @@ export function sauceSentence(told: Told, move: Move): string | null {
     case 'blend':
       return 'Blend the soft vegetables in: half full at most, lid vented, a cloth over it';
     case 'reduce':
-      return `Reduce ${move.minutes} min on full sauté, lid off, to ${volume(move.toMl)}${move.meatIn ? '; the meat stays in it' : ''}`;
+      return `Bring it to the boil on full sauté, lid off, and reduce ${move.minutes} min to ${volume(move.toMl)}${move.meatIn ? '; the meat stays in it' : ''}`;
     case 'thicken': {
       const { amount, how } = starchWords(told, plan.finish.thickener, move.grams);
       return `Stir ${amount} into ${volume(move.waterMl)} of cold water, pour it in and stir; ${how}`;

@@ -248,7 +248,7 @@ function draftOf(place: Place, move: Move): Draft {
     case 'boil':
       return {
         section: 'simmer',
-        title: 'Bring it back to the boil',
+        title: `Bring it back to the boil${place.moves.some((one) => one.kind === 'heat-off') ? ', and take the heat off' : ''}`,
         button: 'It boils',
         done: 'stepDone',
         ...waits('turn'),

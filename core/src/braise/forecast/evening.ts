@@ -7,6 +7,7 @@ import type { Meat, Plan, PlannedStage, StageId } from '../../plan/plan';
 import { portionAt, portionsOf } from '../../plan/portions';
 import { kitchenAirKPa } from '../../pot/cooker';
 import type { Drinkers } from '../../pot/drinkers';
+import type { Pot } from '../../pot/pot-model';
 import { backToBoil, trySecondRun, type Refill } from '../../pot/later-stage';
 import { PLANT_J_PER_KG_K } from '../../pot/loading';
 import type { Stretch } from '../../pot/pressure-run';
@@ -68,6 +69,10 @@ export interface Evening {
   readonly laterCurve: readonly CurvePoint[];
   /** Grain that is in, when the last stage is over. */
   readonly drinkers: Drinkers;
+  /** The pot when the last stage is over, with the meat that is in it. */
+  readonly lastPot: Pot;
+  /** Let go by the meat after the last stage was filled, ml. */
+  readonly lastJuiceMl: number;
 }
 
 function stagesOf(plan: Plan, run: MainRun): Staging {
@@ -282,6 +287,8 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
     foil: meats[0]?.foil ?? null,
     laterCurve: after.curve,
     drinkers: open.drinkers,
+    lastPot: open.pot,
+    lastJuiceMl: after.lastJuiceMl,
   };
 }
 

@@ -14,6 +14,10 @@ import type { OtherMeat, Plan } from '../../plan/plan';
 import { portionAt, portionsOf, thickenerPortion, type Portion } from '../../plan/portions';
 import { contentsOf } from '../../pot/contents';
 import { fillOf } from '../../pot/fill';
+import type { Charge } from '../../pot/charge';
+import { isHotPlace } from '../../plan/stage-settings';
+import { plantShares } from './plant-shares';
+import { boilsAgain } from './boils-again';
 import { ledgerOf, type Ledger } from '../../pot/ledger';
 import { liquidSchools } from '../../pot/liquid-schools';
 import { backwards, type Schedule } from '../../clock/schedule';
@@ -21,7 +25,7 @@ import { tasksOf } from '../../clock/tasks';
 import { aromaticSteps } from '../../stations/aromatics';
 import { leftovers } from '../../stations/leftovers';
 import { yieldOf } from '../../stations/plate';
-import { solveSauce, type SauceFigures } from '../../stations/sauce';
+import { solveSauce, type SauceBase, type SauceFigures } from '../../stations/sauce';
 import type { SearPlan } from '../../stations/sear';
 import { printerFor, type UnitSystem } from '../../units/quantity';
 import { shiftIso } from '../../units/time';
@@ -54,7 +58,8 @@ function byMinute(odds: Timing): Forecast['tenderness']['byMinute'] {
   }));
 }
 
-function ledgerFor({ resolved, ready, run, later }: Evening): Ledger {
+function ledgerFor(found: Evening): Ledger {
+  const { resolved, ready, run, later, lastJuiceMl } = found;
   return ledgerOf(resolved, ready.charges, {
     lidOn: ready.pot.accounts,
     opened: run.opened,
@@ -63,12 +68,24 @@ function ledgerFor({ resolved, ready, run, later }: Evening): Ledger {
       run.pot.bodies,
     ),
     later,
+    lastJuiceMl,
+    shares: plantShares(found),
   });
+}
+
+/** What is stirred in when the sauce has reduced: at the end, and off the heat. */
+function stirredInLast(plan: Plan, charges: readonly Charge[]): Pick<SauceBase, 'addedMl' | 'addedStarchG'> {
+  const last = charges.filter(({ stage, at }) => stage === 'after' || (at !== null && !isHotPlace(plan, at)));
+  return {
+    addedMl: last.reduce((sum, { waterMl }) => sum + waterMl, 0),
+    addedStarchG: last.reduce((sum, { starchG }) => sum + starchG, 0),
+  };
 }
 
 /** The sauce of the evening, its figures solved. */
 function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceFigures {
   const { build } = ready.pot;
+  const last = stirredInLast(resolved, ready.charges);
   const soft = gramsOf(
     staging.stages
       .flatMap(({ items }) => items)
@@ -77,10 +94,11 @@ function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceF
   return solveSauce(resolved, {
     freeMl: ledger.freeAtEndMl,
     fatMl: ledger.fatMl,
-    starchG: ready.charges.filter(({ stage }) => stage !== 'after').reduce((sum, { starchG }) => sum + starchG, 0),
-    heaterW: build.heaterW,
+    starchG: ready.charges.reduce((sum, { starchG }) => sum + starchG, 0) - last.addedStarchG,
+    heaterW: Math.max(0, build.heaterW - build.lossWPerK * (build.boilingC - build.roomC)),
     boilingC: build.boilingC,
     softGrams: soft,
+    ...last,
   });
 }
 
@@ -100,6 +118,7 @@ function figuresFor(found: Evening, sauce: SauceFigures): Figures {
     release: run.releaseMinutes,
     later: found.later,
     sauce,
+    boilsAgain: (opened) => boilsAgain(found.lastPot, opened),
     meatsInPot: found.meats.flatMap(({ inPot }, i) => (inPot ? [i] : [])),
   };
 }

@@ -32,6 +32,8 @@ export interface DoneStage extends StageRun {
   /** Those that were lifted out just before it, and those that went back in. */
   readonly liftedOut: readonly number[];
   readonly putIn: readonly number[];
+  /** Let go by the meat from the stage before until this one was filled, ml. */
+  readonly juiceMl: number;
 }
 
 /** All that goes in cold at a stage, g: vegetables, grain, aromatics and what the larder does not know. */
@@ -87,14 +89,14 @@ export interface Open {
   /** Cuts in the pot, in the order of its bodies. */
   readonly inPot: readonly number[];
   readonly outside: ReadonlyMap<number, CookingBody>;
-  /** Juice that has been counted as liquid, ml. */
-  readonly juiceMl: number;
+  /** Juice of each cut that has been counted as liquid, ml. */
+  readonly counted: ReadonlyMap<number, number>;
   readonly drinkers: Drinkers;
 }
 
 export function opened(plan: Plan, { pot, drinkers }: MainRun): Open {
   const inPot = meatsOf(plan).flatMap(({ goesIn = 'start' }, i) => (goesIn === 'start' ? [i] : []));
-  return { pot, inPot, outside: new Map(), juiceMl: 0, drinkers: drinkers.clone() };
+  return { pot, inPot, outside: new Map(), counted: new Map(), drinkers: drinkers.clone() };
 }
 
 /** Which cuts are in the pot during a stage. */
@@ -109,6 +111,17 @@ export function meatsDuring(plan: Plan, order: readonly PlannedStage[], stage: P
   });
 }
 
+/** Juice that each cut in the pot has let go of so far, ml. */
+function juicesNow(plan: Plan, { pot, inPot }: Open): ReadonlyMap<number, number> {
+  const cuts = meatsOf(plan);
+  return new Map(inPot.map((i, at) => [i, juicesOf([cuts[i] as Meat], pot.bodies.slice(at, at + 1))]));
+}
+
+/** What of it has not been counted as liquid yet, ml. */
+function newJuiceMl({ counted }: Open, juices: ReadonlyMap<number, number>): number {
+  return [...juices].reduce((sum, [i, ml]) => sum + Math.max(0, ml - (counted.get(i) ?? 0)), 0);
+}
+
 /** What is done to the pot before a stage, and the meat outside after it. */
 export function refillOf(
   plan: Plan,
@@ -116,16 +129,15 @@ export function refillOf(
   stage: PlannedStage,
   meats: readonly number[],
   cold: number,
-): { readonly refill: Refill; readonly juiceMl: number; readonly outside: () => Map<number, CookingBody> } {
+): {
+  readonly refill: Refill;
+  readonly juices: ReadonlyMap<number, number>;
+  readonly outside: () => Map<number, CookingBody>;
+} {
   const cuts = meatsOf(plan);
   const lifted = new Map<number, CookingBody>();
-  const juice = juicesOf(
-    open.inPot.map((i) => cuts[i] as Meat),
-    open.pot.bodies,
-  );
-  // The juice of what was lifted out before is in the liquid already.
-  const all = juice + (open.juiceMl === 0 ? plantJuiceMl(plan) : 0);
-  const juiceMl = Math.max(0, all - open.juiceMl);
+  const juices = juicesNow(plan, open);
+  const plants = open.counted.size === 0 ? plantJuiceMl(plan) : 0;
   const settle = (pot: Pot): void => {
     const bodies = pot.takeOut();
     const there = new Map(open.inPot.map((i, at) => [i, bodies[at] as CookingBody]));
@@ -145,12 +157,12 @@ export function refillOf(
   return {
     refill: {
       settle,
-      juiceKg: juiceMl / 1000,
+      juiceKg: (plants + newJuiceMl(open, juices)) / 1000,
       brothOutKg: stage.takeOutMl / 1000,
       coldJPerK: (cold / 1000) * PLANT_J_PER_KG_K,
       poured,
     },
-    juiceMl,
+    juices,
     // A body in other surroundings is solved anew: only where it really waits there.
     outside: () =>
       new Map([
@@ -179,6 +191,8 @@ export interface Later {
   /** What the pot went through from its first opening on. */
   readonly history: Stretch[];
   readonly open: Open;
+  /** Let go by the meat after the last stage was filled, ml; 0 where there is none. */
+  readonly lastJuiceMl: number;
 }
 
 /**
@@ -211,7 +225,7 @@ export function laterStages(
     const meats = meatsDuring(plan, order, stage);
     const {
       refill,
-      juiceMl,
+      juices,
       outside: outsideThen,
     } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
     const drinkers = open.drinkers.clone();
@@ -243,10 +257,13 @@ export function laterStages(
       meats,
       liftedOut: before.inPot.filter((i) => !meats.includes(i)),
       putIn: meats.filter((i) => !before.inPot.includes(i)),
+      // What was let go under the first lid has its own line.
+      juiceMl: done.length === 0 ? 0 : newJuiceMl(before, juices),
     });
-    open = { pot: ran.pot, inPot: meats, outside, juiceMl: before.juiceMl + juiceMl, drinkers };
+    open = { pot: ran.pot, inPot: meats, outside, counted: new Map([...before.counted, ...juices]), drinkers };
   }
-  return { done, curve: open.inPot.includes(0) ? waitedIn(curve, away) : curve, history, open };
+  const lastJuiceMl = done.length === 0 ? 0 : newJuiceMl(open, juicesNow(plan, open));
+  return { done, curve: open.inPot.includes(0) ? waitedIn(curve, away) : curve, history, open, lastJuiceMl };
 }
 
 /**

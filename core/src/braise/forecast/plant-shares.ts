@@ -1,0 +1,35 @@
+import { straightCookValue } from '../../physics/cook-value';
+import { portionsOf } from '../../plan/portions';
+import type { PlantShares } from '../../pot/ledger';
+import { uptakeShare, waterOutShare } from '../../pot/plant-water';
+import type { Stretch } from '../../pot/pressure-run';
+import type { Evening } from './evening';
+
+const cookValueOf = (history: readonly Stretch[]): number =>
+  history.reduce((sum, { seconds, fromC, toC }) => sum + straightCookValue(seconds / 60, fromC, toC), 0);
+
+/** How much of its water each plant of an evening gives off, or takes up, by the time it is done. */
+export function plantShares({ resolved, staging, run, later }: Evening): PlantShares {
+  const items = staging.stages.flatMap(({ items: here }) => here);
+  const cooked = new Map(items.map(({ portion, cookValue }) => [portion, cookValue]));
+  const portions = portionsOf(resolved);
+  const cookValue = (kind: 'vegetable' | 'grain', at: number): number => {
+    const portion = portions.find((one) => one.kind === kind && one.index === at);
+    // What nothing is known of has had its time.
+    return cooked.get(portion?.id ?? '') ?? Infinity;
+  };
+  const stages = later.map(({ standing, history }) => cookValueOf(standing) + cookValueOf(history));
+  const aromatic = (at: number): number => {
+    const { stage } = resolved.aromatics[at] ?? {};
+    const from = stage === undefined ? 0 : later.findIndex(({ id }) => id === stage);
+    // Off the heat an onion gives nothing.
+    if (from < 0) return 0;
+    const under = stage === undefined ? cookValueOf(run.history) : 0;
+    return stages.slice(from).reduce((sum, value) => sum + value, under);
+  };
+  return {
+    vegetable: (at) => waterOutShare(cookValue('vegetable', at)),
+    aromatic: (at) => waterOutShare(aromatic(at)),
+    grain: (at) => uptakeShare(resolved.grains[at]?.grain ?? '', cookValue('grain', at)),
+  };
+}
