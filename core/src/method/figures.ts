@@ -1,5 +1,5 @@
 import type { PlannedStage, StageId } from '../plan/plan';
-import type { Portion } from '../plan/portions';
+import type { Portion, PortionId } from '../plan/portions';
 import type { SauceFigures } from '../stations/sauce';
 import type { SearPlan } from '../stations/sear';
 
@@ -37,6 +37,8 @@ export interface Figures {
   readonly pressure: number;
   readonly release: number;
   readonly later: readonly PlacedStage[];
+  /** What goes into a simmer when it is under way: minutes before its end. */
+  readonly beforeEnd: ReadonlyMap<PortionId, number>;
   readonly sauce: SauceFigures;
   /** Minutes for the pot to boil again before its sauce reduces. */
   readonly boilsAgain: (opened: Opened) => number;

@@ -3,7 +3,9 @@ import type { Plan, StageId } from '../plan/plan';
 import { REFILL_MINUTES } from '../pot/later-stage';
 import type { Figures, PlacedStage } from './figures';
 import { type Bowls, type Line, listOf, NONE, some, step } from './line';
+import type { PortionId } from '../plan/portions';
 import type { Move } from './moves';
+import type { Step } from './step';
 import { LID_MINUTES, LOCK_MINUTES, OPEN_MINUTES, underTheLid } from './under-the-lid';
 
 /** Common practice, minutes. */
@@ -17,7 +19,8 @@ const prefixOf = (id: StageId): string =>
 function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStage, at: number): Move[] {
   const { id, settings } = stage;
   const before = figures.later[at - 1];
-  const here = (place: string): boolean => place === id;
+  const later = new Set(addedLater(stage, figures, bowls).map(({ portion }) => portion));
+  const atOnce = (portions: readonly PortionId[]): PortionId[] => portions.filter((portion) => !later.has(portion));
   const wasIn = (cut: number): boolean => meatsOf(plan)[cut] === plan.meat || plan.otherMeats[cut - 1]?.goesIn !== id;
   return some(
     { kind: 'lift', to: 'foil', portions: bowls.cuts(stage.liftedOut) },
@@ -37,13 +40,57 @@ function fillMoves(plan: Plan, figures: Figures, bowls: Bowls, stage: PlacedStag
       layer: 'in',
       stage: id,
       portions: [
-        ...bowls.vegetables(({ place }) => here(place)),
-        ...bowls.grains(({ place }) => here(place)),
+        ...atOnce(plantsOf(stage, bowls)),
         ...bowls.aromatics((item) => item.stage === id),
         ...bowls.others(id),
       ],
     },
   );
+}
+
+const plantsOf = ({ id }: PlacedStage, bowls: Bowls): PortionId[] => [
+  ...bowls.vegetables(({ place }) => place === id),
+  ...bowls.grains(({ place }) => place === id),
+];
+
+/** Nobody lifts a lid for less, minutes. */
+const TOGETHER_MINUTES = 1;
+/** One more thing into a pot that simmers, minutes. Common practice. */
+const ADD_MINUTES = 0.5;
+
+/** Plants that want less than the whole of a simmer: how long before its end each goes in. */
+function addedLater(
+  stage: PlacedStage,
+  { beforeEnd }: Figures,
+  bowls: Bowls,
+): { readonly portion: PortionId; readonly before: number }[] {
+  if (stage.kind !== 'simmer') return [];
+  return plantsOf(stage, bowls).flatMap((portion) => {
+    const before = beforeEnd.get(portion) ?? stage.minutes;
+    return before > stage.minutes - TOGETHER_MINUTES ? [] : [{ portion, before }];
+  });
+}
+
+/** A simmer, and what goes into it on the way: the quicker, the later. */
+function simmerSteps(stage: PlacedStage, figures: Figures, bowls: Bowls, own: string): Step[] {
+  const { id, minutes, settings } = stage;
+  const heat = settings.heat ?? 'gentle';
+  const added = addedLater(stage, figures, bowls);
+  const times = [...new Set(added.map(({ before }) => before))].sort((a, b) => b - a);
+  const stretches = [minutes, ...times].map((from, i) => from - (times[i] ?? 0) - (i > 0 ? ADD_MINUTES : 0));
+  return stretches.flatMap((takes, i) => {
+    const next = times[i];
+    const goesOn = next === undefined ? {} : { goesOn: true };
+    const simmers = step(
+      i === 0 ? own : `${own}-${i + 1}`,
+      [{ kind: 'simmer', stage: id, heat, ...goesOn }],
+      takes,
+      false,
+    );
+    if (next === undefined) return [simmers];
+    const portions = added.filter(({ before }) => before === next).map(({ portion }) => portion);
+    return [simmers, step(`${own}-add-${i + 1}`, [{ kind: 'put', layer: 'in', stage: id, portions }], ADD_MINUTES)];
+  });
 }
 
 /** What lay on top is stirred in once the last lid is off. */
@@ -65,7 +112,6 @@ export function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bow
     // The lid is off already: trying a piece is part of filling it again.
     const filling = Math.max(NONE, REFILL_MINUTES - open);
     if (kind === 'simmer') {
-      const heat = settings.heat ?? 'gentle';
       if (moves)
         line.add(
           `${prefix}load`,
@@ -79,8 +125,7 @@ export function laterStages(line: Line, plan: Plan, figures: Figures, bowls: Bow
       const boil = step(`${prefix}heating`, [{ kind: 'boil', stage: id }, ...off], reheatMinutes, false);
       line.add(`${prefix}heating`, { kind: 'boil', stage: id }, 'pot', [boil], false);
       const own = id === 'simmer' ? 'simmer' : `${prefix}simmer`;
-      const simmer = step(own, [{ kind: 'simmer', stage: id, heat }], minutes, false);
-      line.add(own, { kind: 'simmer', stage: id }, 'pot', [simmer], false);
+      line.add(own, { kind: 'simmer', stage: id }, 'pot', simmerSteps(stage, figures, bowls, own), false);
       open = 0;
       return;
     }

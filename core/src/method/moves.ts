@@ -77,7 +77,13 @@ export type Move =
   | { readonly kind: 'clear' }
   // Open, over the heat.
   | { readonly kind: 'boil'; readonly stage: StageId }
-  | { readonly kind: 'simmer'; readonly stage: StageId; readonly heat: 'gentle' | 'hard' }
+  /** Going on, where something goes in and the heat stays on. */
+  | {
+      readonly kind: 'simmer';
+      readonly stage: StageId;
+      readonly heat: 'gentle' | 'hard';
+      readonly goesOn?: boolean;
+    }
   // The sauce.
   | ({ readonly kind: 'stir-down' } & Portions)
   | { readonly kind: 'fish-out'; readonly portions: readonly PortionId[]; readonly bones: boolean }

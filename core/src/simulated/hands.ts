@@ -147,6 +147,7 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
       return NOTHING;
     }
     case 'simmer':
+      return move.goesOn === true ? NOTHING : off(kitchen);
     case 'reduce':
       return off(kitchen);
     case 'lift':

@@ -4,6 +4,7 @@ import { vegetableById } from '../larder/vegetables';
 import { straightCookValue } from '../physics/cook-value';
 import type { CookingBody } from '../physics/cooking-body';
 import type { Plan } from '../plan/plan';
+import { stageOf } from '../plan/stage-settings';
 import type { Portion, PortionId } from '../plan/portions';
 import { uptakeShare, waterOutShare } from '../pot/plant-water';
 import type { Stretch } from '../pot/pressure-run';
@@ -26,6 +27,9 @@ export interface Plant {
   /** When it went in, s; null while it has not. */
   inAt: number | null;
 }
+
+const cookedApart = (plan: Plan, place: string): boolean =>
+  place !== 'start' && place !== 'flavour-only' && stageOf(plan, place).kind === 'apart';
 
 /** Vegetables, grain and aromatics of a simulated kitchen: what each has been through, given off and drunk. */
 export class Plants {
@@ -89,7 +93,10 @@ export class Plants {
   get juiceMl(): number {
     const vegetables = this.all
       .filter(({ kind, inAt }) => kind === 'vegetable' && inAt !== null)
-      .reduce((sum, { id, grams, cookValue }) => sum + grams * vegetableById(id).juiceShare * waterOutShare(cookValue), 0);
+      .reduce(
+        (sum, { id, grams, cookValue }) => sum + grams * vegetableById(id).juiceShare * waterOutShare(cookValue),
+        0,
+      );
     return [...this.aromatics.values()].reduce(
       (sum, { grams, juiceShare, cookValue }) => sum + grams * juiceShare * waterOutShare(cookValue),
       vegetables,
@@ -98,12 +105,15 @@ export class Plants {
 
   /** What grain has drunk where there is enough, ml. */
   get drunkMl(): number {
-    return this.all
-      .filter(({ kind, inAt }) => kind === 'grain' && inAt !== null)
-      .reduce(
-        (sum, { id, grams, cookValue }) => sum + grams * grainById(id).uptakeMlPerG * uptakeShare(id, cookValue),
-        0,
-      );
+    return (
+      this.all
+        // Cooked apart, it has drunk already.
+        .filter(({ kind, inAt, place }) => kind === 'grain' && inAt !== null && !cookedApart(this.plan, place))
+        .reduce(
+          (sum, { id, grams, cookValue }) => sum + grams * grainById(id).uptakeMlPerG * uptakeShare(id, cookValue),
+          0,
+        )
+    );
   }
 
   /** Grain stirred in that lies in the pot, for what settles on its base. */

@@ -162,6 +162,19 @@ export function grainTexture(id: string, cookValue: number): GrainDoneness {
   return cookValue <= fallsApartAt ? 'cooked' : 'falls-apart';
 }
 
+/**
+ * Cook values between which a grain is cooked.
+ *
+ * @param id of the larder
+ * @returns from and to, minutes at 100 °C
+ * @throws RangeError for a grain that is not in the larder
+ * @example grainWindow('freekeh')[0] // 18
+ */
+export function grainWindow(id: string): readonly [number, number] {
+  const { boilMinutes, fallsApartAt } = grainById(id);
+  return [boilMinutes[0], fallsApartAt];
+}
+
 /** How far a simmer is followed, minutes. */
 const LONGEST_SIMMER = 150;
 

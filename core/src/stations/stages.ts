@@ -9,6 +9,7 @@ import { SECOND_MINUTES, type SecondRunTrial } from '../pot/later-stage';
 import {
   grainCookValue,
   grainTexture,
+  grainWindow,
   ride,
   simmerMinutes,
   textureWindow,
@@ -59,6 +60,8 @@ interface Outcome {
   readonly met: boolean;
   /** How far the size is from the usual, logarithm; 0 for a grain. */
   readonly stretch: number;
+  /** How far from the middle of its window, 0 in it to 1 at its edge: there one in two misses it. */
+  readonly edge: number;
 }
 
 /** A vegetable or grain where it goes, and what it will be like. */
@@ -173,10 +176,22 @@ function sizesOf(item: Item, shares: readonly number[] = SIZES): readonly number
   return item.fixedCm === undefined ? shares.map((share) => share * item.usualCm) : [item.fixedCm];
 }
 
+/** So far past the beginning of a window without an end is as good as its middle. From memory. */
+const WELL_PAST = 1.5;
+
+/** How far a cook value lies from the middle of its window, 0 to 1, as pots vary: by shares. */
+function edgeOf(cookValue: number, from: number, to: number): number {
+  if (cookValue <= from || cookValue >= to || from <= 0) return 1;
+  if (!Number.isFinite(to)) return Math.max(0, 1 - Math.log(cookValue / from) / Math.log(WELL_PAST));
+  const middle = (Math.log(from) + Math.log(to)) / 2;
+  return Math.abs(Math.log(cookValue) - middle) / (Math.log(to) - middle);
+}
+
 function outcome(item: Item, sizeCm: number, cookValue: number): Outcome {
   if (item.kind === 'grain') {
     const texture = grainTexture(item.id, cookValue);
-    return { sizeCm, cookValue, texture, met: texture === 'cooked', stretch: 0 };
+    const [from, to] = grainWindow(item.id);
+    return { sizeCm, cookValue, texture, met: texture === 'cooked', stretch: 0, edge: edgeOf(cookValue, from, to) };
   }
   const [from, to] = textureWindow(item.id, item.wanted);
   return {
@@ -185,12 +200,19 @@ function outcome(item: Item, sizeCm: number, cookValue: number): Outcome {
     texture: vegetableTexture(item.id, cookValue),
     met: cookValue >= from - WITHIN && cookValue < to,
     stretch: Math.abs(Math.log(sizeCm / item.usualCm)),
+    edge: edgeOf(cookValue, from, to),
   };
 }
 
-/** The best of several sizes: one that meets the texture, the nearest to the usual. */
+/** At the edge of its window it is as bad as cut to so much more or less than its usual size, logarithm. From memory. */
+const AT_THE_EDGE = 0.4;
+
+/** What speaks against a size: that it is odd, and that what it gives is only just right. */
+const against = ({ stretch, edge }: Outcome): number => stretch + AT_THE_EDGE * edge * edge;
+
+/** The best of several sizes: one that meets the texture, in the middle of its window and near the usual size. */
 function best(outcomes: readonly Outcome[]): Outcome {
-  return [...outcomes].sort((a, b) => Number(b.met) - Number(a.met) || a.stretch - b.stretch)[0] as Outcome;
+  return [...outcomes].sort((a, b) => Number(b.met) - Number(a.met) || against(a) - against(b))[0] as Outcome;
 }
 
 /** What one history makes of an item, at every size it may have. */
@@ -297,7 +319,8 @@ interface Solution {
   readonly unmet: number;
   readonly stages: number;
   readonly minutes: number;
-  readonly stretch: number;
+  /** Odd sizes, and textures that are only just met. */
+  readonly against: number;
 }
 
 function outcomeAt(
@@ -341,13 +364,13 @@ function score(
   kindOf: KindOf,
 ): Solution {
   let unmet = 0;
-  let stretch = 0;
+  let cost = 0;
   let simmer = 0;
   known.forEach((one, i) => {
     const place = places[i] as Place;
     const found = outcomeAt(one, place, second, pot, kindOf(place));
     if (!found.met && place !== 'flavour-only') unmet += 1;
-    stretch += found.stretch;
+    if (place !== 'flavour-only') cost += against(found);
     if (place === simmerOf(pot)) simmer = Math.max(simmer, one.simmer?.minutes ?? 0);
   });
   const hasSecond = places.includes(trialOf(pot));
@@ -362,7 +385,7 @@ function score(
       (hasSecond && trial && second !== null
         ? trial.reheatMinutes + (SECOND_MINUTES[second] ?? 0) + (trial.releaseMinutes[second] ?? 0)
         : 0) + (simmer > 0 ? simmer + pot.backToBoilMinutes : 0),
-    stretch,
+    against: cost,
   };
 }
 
@@ -370,8 +393,8 @@ function score(
 function better(a: Solution, b: Solution): boolean {
   if (a.unmet !== b.unmet) return a.unmet < b.unmet;
   if (a.stages !== b.stages) return a.stages < b.stages;
-  // A minute is not worth an odd size.
-  const cost = (s: Solution): number => s.minutes + 4 * s.stretch;
+  // A minute is not worth an odd size, nor a texture at its edge.
+  const cost = (s: Solution): number => s.minutes + 4 * s.against;
   return cost(a) < cost(b) - WITHIN;
 }
 
@@ -394,7 +417,9 @@ function choose(known: Known, second: number | null, simmer: boolean, folded: bo
 }
 
 function solve(known: readonly Known[], pot: PotHistories, kindOf: KindOf): Solution {
-  const lengths: (number | null)[] = [null, ...(pot.second ? SECOND_MINUTES.map((_, i) => i) : [])];
+  // What the cook has put into the run that is sought asks for it, whatever comes of it.
+  const asked = known.some(({ item }) => item.pinned === trialOf(pot)) && pot.second !== null;
+  const lengths: (number | null)[] = [...(asked ? [] : [null]), ...(pot.second ? SECOND_MINUTES.map((_, i) => i) : [])];
   let found: Solution | null = null;
   for (const second of lengths) {
     for (const simmer of [false, true]) {
@@ -473,7 +498,7 @@ function suggestion(
         ? (bySize(item, pot.second)[second] ?? [])
         : []
       : through(item, sizes, kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main));
-  const found = outcomes.filter(({ met }) => met).sort((a, b) => a.stretch - b.stretch)[0];
+  const found = outcomes.filter(({ met }) => met).sort((a, b) => against(a) - against(b))[0];
   return found?.sizeCm ?? null;
 }
 

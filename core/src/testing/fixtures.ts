@@ -41,7 +41,16 @@ export function finishedFor(plan: Plan, base: SauceBase): Finish {
   const starch = thickenerPortion(plan, sauce.thickens ? sauce.thickenerGrams : 0);
   const portions = [...portionsOf(plan), ...(starch ? [starch] : [])];
   const minutes = { preheat: 0, toPin: 10, toTimer: 12, pressure: 30, release: 15 };
-  const method = place(plan, { ...minutes, portions, sears: [], later: [], sauce, boilsAgain: () => 0, meatsInPot: [0] });
+  const method = place(plan, {
+    ...minutes,
+    portions,
+    sears: [],
+    later: [],
+    sauce,
+    boilsAgain: () => 0,
+    beforeEnd: new Map(),
+    meatsInPot: [0],
+  });
   return finishWords({ plan, portions, print, sizes: new Map(), sauce, caution: () => null }, method);
 }
 

@@ -7,7 +7,7 @@ import { upperFirst } from '../units/list';
 import { boardSentence } from './board-words';
 import { fillWords, loadWords } from './load-words';
 import { sauceSentence } from './sauce-words';
-import { cutName, measured, named, portionsOfMove, theCut, type Told } from './told';
+import { cutList, cutName, measured, named, portionsOfMove, theCut, type Told } from './told';
 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
 export type StepWords = Omit<
@@ -256,11 +256,8 @@ function draftOf(place: Place, move: Move): Draft {
     case 'simmer':
       return {
         section: 'simmer',
-        title:
-          move.heat === 'hard'
-            ? 'Let it boil hard, the lid off: it reduces as it cooks; try them before the time is up'
-            : 'Down to a gentle simmer; try them before the time is up',
-        button: 'They are done',
+        title: simmerTitle(place, move),
+        button: move.goesOn === true ? 'Simmered so far' : 'They are done',
         done: 'stepDone',
         ...waits('turn'),
       };
@@ -392,6 +389,13 @@ const lidCaution = (told: Told, run: number): string | null =>
   told.caution('grain-dry', run) ??
   told.caution('burn-likely', run);
 
+function simmerTitle({ block, step }: Place, { heat, goesOn }: MoveOf<'simmer'>): string {
+  const first = block === null || block.steps[0]?.id === step.id;
+  const how = heat === 'hard' ? 'Let it boil hard, the lid off: it reduces as it cooks' : 'Down to a gentle simmer';
+  const then = goesOn === true ? 'more goes in before the end' : 'try them before the time is up';
+  return `${first ? how : 'Let it simmer on'}; ${then}`;
+}
+
 function filling(place: Place): Draft {
   const { told, block, moves, step } = place;
   const work = block?.work;
@@ -404,6 +408,15 @@ function filling(place: Place): Draft {
       button: 'All in',
       done: 'stepDone',
       caution: lidCaution(told, 1) ?? told.caution('raw-waits') ?? told.caution('kidney-bean'),
+    };
+  }
+  if (work?.kind === 'simmer') {
+    const [first, ...more] = moves.flatMap((move) => (move.kind === 'put' ? [cutList(told, move.portions)] : []));
+    return {
+      section: 'simmer',
+      title: `${upperFirst([first ?? '', ...more].join(', '))} in now; it simmers on`,
+      button: 'All in',
+      done: 'stepDone',
     };
   }
   if (work?.kind === 'fill') {

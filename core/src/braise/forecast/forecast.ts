@@ -117,6 +117,13 @@ function figuresFor(found: Evening, sauce: SauceFigures): Figures {
     pressure: pressureMinutes,
     release: run.releaseMinutes,
     later: found.later,
+    beforeEnd: new Map(
+      found.staging.stages.flatMap(({ items }) =>
+        items.flatMap(({ portion, minutesBeforeEnd }) =>
+          minutesBeforeEnd === null ? [] : [[portion, minutesBeforeEnd] as const],
+        ),
+      ),
+    ),
     sauce,
     boilsAgain: (opened) => boilsAgain(found.lastPot, opened),
     meatsInPot: found.meats.flatMap(({ inPot }, i) => (inPot ? [i] : [])),

@@ -223,11 +223,7 @@ export function laterStages(
     if (until(stage)) break;
     if (!isDone(plan, stage)) continue;
     const meats = meatsDuring(plan, order, stage);
-    const {
-      refill,
-      juices,
-      outside: outsideThen,
-    } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
+    const { refill, juices, outside: outsideThen } = refillOf(plan, open, stage, meats, gramsAt(plan, stage.id, false));
     const drinkers = open.drinkers.clone();
     drinkers.add(grainsAt(plan, stage.id));
     const begin = open.pot.minutes;

@@ -3,22 +3,37 @@ import { portionsOf } from '../../plan/portions';
 import type { PlantShares } from '../../pot/ledger';
 import { uptakeShare, waterOutShare } from '../../pot/plant-water';
 import type { Stretch } from '../../pot/pressure-run';
+import { resting } from './later-stages';
 import type { Evening } from './evening';
+
+/** Fat taken off, starch stirred in: what is in the pot cooks on, minutes. Common practice. */
+const FINISH_MINUTES = 6;
 
 const cookValueOf = (history: readonly Stretch[]): number =>
   history.reduce((sum, { seconds, fromC, toC }) => sum + straightCookValue(seconds / 60, fromC, toC), 0);
 
 /** How much of its water each plant of an evening gives off, or takes up, by the time it is done. */
-export function plantShares({ resolved, staging, run, later }: Evening): PlantShares {
+export function plantShares({ resolved, staging, run, later, lastPot }: Evening): PlantShares {
   const items = staging.stages.flatMap(({ items: here }) => here);
   const cooked = new Map(items.map(({ portion, cookValue }) => [portion, cookValue]));
   const portions = portionsOf(resolved);
+  const stages = later.map(({ standing, history }) => cookValueOf(standing) + cookValueOf(history));
+  const finish = cookValueOf(resting(lastPot, FINISH_MINUTES, 0));
+  /** What cooks on in the pot after its stage: grain through all that follows, vegetables where they are not lifted out. */
+  const after = (kind: 'vegetable' | 'grain', place = ''): number => {
+    const at = later.findIndex(({ id }) => id === place);
+    if (at < 0) return 0;
+    if (kind === 'grain') return stages.slice(at + 1).reduce((sum, value) => sum + value, finish);
+    return at === later.length - 1 && resolved.servedFrom === 'pot' ? finish : 0;
+  };
   const cookValue = (kind: 'vegetable' | 'grain', at: number): number => {
     const portion = portions.find((one) => one.kind === kind && one.index === at);
     // What nothing is known of has had its time.
-    return cooked.get(portion?.id ?? '') ?? Infinity;
+    return (
+      (cooked.get(portion?.id ?? '') ?? Infinity) +
+      after(kind, (portion?.kind === 'grain' ? resolved.grains : resolved.vegetables)[at]?.place)
+    );
   };
-  const stages = later.map(({ standing, history }) => cookValueOf(standing) + cookValueOf(history));
   const aromatic = (at: number): number => {
     const { stage } = resolved.aromatics[at] ?? {};
     const from = stage === undefined ? 0 : later.findIndex(({ id }) => id === stage);

@@ -1,3 +1,4 @@
+import { stageOf } from '../../plan/stage-settings';
 import * as fc from 'fast-check';
 import { cookState } from '../../clock/cook-state';
 import type { CookEvent } from '../../clock/cook-events';
@@ -130,7 +131,8 @@ test('what makes the evening shorter: every change does win what it says', () =>
 test('a second run of no minutes is said as what it is: up to pressure, and down', () => {
   const plan = planFor('goat-shoulder', 'chunks', 1500, {
     kitchen: { altitudeM: 1480, roomC: 19 },
-    vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'auto' }],
+    vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
+    stages: [{ ...stageOf({ stages: [] }, 'second-run'), minutes: 0 }],
   });
   const found = forecast(plan);
   expect(found.stages).toMatchObject([{ place: 'second-run', minutes: 0 }]);
