@@ -15,6 +15,8 @@ export const DEGLAZE_MINUTES = 3;
 export const CONTACT_W_PER_M2K = 350;
 /** A cook stops scraping before the base is dry, kg. Common practice. */
 export const LEFT_WHEN_SCRAPED_KG = 0.01;
+/** How often the cook looks whether something is left, minutes. */
+const LOOKS_EVERY = 1 / 6;
 /** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
 export const PLANT_J_PER_KG_K = 3900;
 
@@ -80,7 +82,9 @@ export function load(
     // A bubbling scrape, not a hard boil: half power, and the cook stops while something is left.
     const scraping: Controls = { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true };
     const over = pot.minutes + DEGLAZE_MINUTES;
-    stepFor(pot, DEGLAZE_MINUTES, scraping, follow, () => pot.liquidKgNow <= LEFT_WHEN_SCRAPED_KG);
+    while (over - pot.minutes > 1e-6 && pot.liquidKgNow > LEFT_WHEN_SCRAPED_KG) {
+      stepFor(pot, Math.min(LOOKS_EVERY, over - pot.minutes), scraping, follow);
+    }
     // Where it boils off before, the pot waits with the heat off until the scraping is over.
     stepFor(pot, over - pot.minutes, { ...scraping, watts: 0 }, follow);
   }

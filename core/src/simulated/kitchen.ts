@@ -324,6 +324,8 @@ export class SimulatedKitchen {
         this.pot.pour(0, this.pot.build.roomC, ((portion.grams ?? 0) / 1000) * PLANT_J_PER_KG_K);
       } else this.poured.pour(portion.id, this.pot);
     }
+    // A hot base that liquid is poured onto is quenched at once.
+    if (this.pot.liquidKgNow > NEARLY_DRY_KG) this.baseNow = Math.min(this.baseNow, this.pot.temperatureC);
   }
 
   private putMeat(portion: PortionId): void {

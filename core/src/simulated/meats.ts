@@ -88,7 +88,8 @@ export class Meats {
 
   private juiceOf({ at, body, meat, juice }: Cut): number {
     if (at === 'foil' || !body) return juice;
-    return at === 'pot' ? juiceMl(meat, body.body.heatK(), body.meanCookValue()) : 0;
+    // What it has let go of it does not take back as it cools.
+    return at === 'pot' ? Math.max(juice, juiceMl(meat, body.body.heatK(), body.meanCookValue())) : 0;
   }
 
   /** Juice let go so far, ml. */

@@ -74,7 +74,8 @@ export class Searing {
   contact(aromaticsIn: boolean): number {
     const coveredM2 = this.inPan ? 0 : this.covered(this.areaM2);
     if (aromaticsIn && coveredM2 === 0) return CONTACT_W_PER_M2K * this.mostM2;
-    return searContact({ areaM2: this.areaM2, coveredM2 }, this.filmKg);
+    // Water that cooks out in a pan is none of the pot's.
+    return this.inPan ? 0 : searContact({ areaM2: this.areaM2, coveredM2 }, this.filmKg);
   }
 
   /** Time goes by on the hot base. */
