@@ -82,6 +82,9 @@ export interface CookState {
   readonly ignored: readonly Ignored[];
 }
 
+/** What says that a run is over. */
+const ENDS: ReadonlySet<CookEventKind> = new Set(['heaterOff', 'pinDown']);
+
 /** What a hand or the cooker does to the pot: seen later than planned steps, it says that those were done too. */
 const SEEN: ReadonlySet<CookEventKind> = new Set([
   'sauteOff',
@@ -321,7 +324,10 @@ class Fold {
     const found = ahead.findIndex(ends);
     // Without a step named it speaks of the run at hand, not of the next.
     const opened = ahead.findIndex(({ step }) => step.done === 'lidOpened');
-    return found < 0 || (opened >= 0 && found > opened) ? -1 : this.position + found;
+    // What ends does not end a run that has not been locked yet: a cooker of no minutes says so when its lid is off again.
+    const locked = ENDS.has(kind) ? ahead.findIndex(({ step }) => moveOf(step.moves, 'lock-and-start')) : -1;
+    const beyond = (limit: number): boolean => limit >= 0 && found > limit;
+    return found < 0 || beyond(opened) || beyond(locked) ? -1 : this.position + found;
   }
 
   private end(event: CookEvent, at: Ms): string | null {

@@ -79,7 +79,12 @@ describe('hands that follow the guide blindly get the forecast’s pot, whatever
     const likely = FORECASTS.filter(({ burn }) => burn.level === 'likely');
     const burnt = likely.filter((f) => {
       const run = cooked(f);
-      steadyHand(run, () => run.kitchen.trips.length > 0);
+      // A pot that has cut out waits for hands that clear it, which a blind hand does not always.
+      try {
+        steadyHand(run, () => run.kitchen.trips.length > 0);
+      } catch (error) {
+        if (run.kitchen.trips.length === 0) throw error;
+      }
       return run.kitchen.trips.length > 0;
     });
     expect(burnt.length / likely.length).toBeGreaterThan(1 / 2);
