@@ -33,7 +33,7 @@ export * from './clock/cook-events';
 export * from './clock/guide-step';
 export { guideFromV1, SECTIONS_V1, type GuideV1 } from './clock/guide-from-v1';
 export * from './clock/cook-state';
-export { pressureTimes, type PressureTimes } from './clock/pressure-times';
+export { soFar, underPressure, type SoFar } from './clock/so-far';
 export { asCooked, type AsCooked } from './braise/forecast/as-cooked';
 export { catchUp, type CatchUp } from './braise/guide/catch-up';
 export { SIDES, type SideDish } from './plan/sides';

@@ -26,7 +26,7 @@ const LIFT_MINUTES = 3;
 const LONGEST_TO_BOIL = 90;
 
 /** Share of the heater's power at a simmer: gentle with the lid ajar, or hard. Common practice. */
-const SIMMER_SHARE = { gentle: 0.25, hard: 0.5 } as const;
+export const SIMMER_SHARE = { gentle: 0.25, hard: 0.5 } as const;
 
 /** What is done to an opened pot before its next stage. */
 export interface Refill {

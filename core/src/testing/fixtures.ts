@@ -4,6 +4,8 @@ import type { TimesFor } from '../braise/forecast/times';
 import { forecast } from '../braise/forecast/forecast';
 import { guideOf } from '../braise/guide/guide';
 import type { Guide } from '../clock/guide-step';
+import type { Happened, SoFar } from '../clock/so-far';
+import type { Move } from '../method/moves';
 import { printerFor } from '../units/quantity';
 import type { Meat, Plan, PlannedStage } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';
@@ -52,6 +54,29 @@ export function finishedFor(plan: Plan, base: SauceBase): Finish {
     meatsInPot: [0],
   });
   return finishWords({ plan, portions, print, sizes: new Map(), sauce, caution: () => null }, method);
+}
+
+/** One run under the lid by its times, minutes from the closed lid, as {@link soFar} would find it. */
+export function oneRun(times: {
+  readonly pin?: number;
+  readonly heatOff?: number;
+  readonly vented?: number;
+  readonly until: number;
+}): SoFar {
+  const { pin = null, heatOff, vented, until } = times;
+  const steps: Happened[] = [];
+  let from = 0;
+  const add = (move: Move, to: number | undefined): void => {
+    if (from >= until) return;
+    const end = Math.min(until, to ?? until);
+    steps.push({ moves: [move], minutes: end - from, over: to !== undefined && to <= until });
+    from = end;
+  };
+  add({ kind: 'come-up', run: 1, until: 'pin' }, pin ?? heatOff);
+  add({ kind: 'hold', run: 1 }, heatOff);
+  add({ kind: 'leave', run: 1, minutes: null }, vented);
+  add({ kind: 'pin-falls', run: 1 }, undefined);
+  return { lidOnAt: 0, pin, steps, until };
 }
 
 /** What the examples in the doc comments speak of. */

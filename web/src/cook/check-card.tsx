@@ -1,4 +1,4 @@
-import { GRADES, pressureTimes, type Grade } from '@hervir/core';
+import { GRADES, soFar, type Grade } from '@hervir/core';
 import type { ReactNode } from 'react';
 import type { CookActions } from './actions';
 import type { LiveCook } from './use-cook';
@@ -28,7 +28,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
   const more = useMore(cook);
   const step = state.now?.step;
   if (!step) return null;
-  const times = pressureTimes(state, now);
+  const so = soFar(state, now);
   const short = state.grade !== null;
   const { wanted } = cook.record.guide;
   const tell = (grade: Grade): void => actions.tell('checked', { step: step.id, grade });
@@ -43,7 +43,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
         <>
           <p role="status">
             {more?.text ?? 'Reckoning how much longer…'}
-            {times === null ? ' Counted from the plan.' : ''}
+            {so === null ? ' Counted from the plan.' : ''}
           </p>
           <button type="button" className="big-button" disabled={more === null} onClick={backOn}>
             {more === null

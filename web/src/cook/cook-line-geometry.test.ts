@@ -4,7 +4,7 @@ import {
   forecast,
   guideOf,
   newPlan,
-  pressureTimes,
+  soFar,
   printerFor,
   TARGET_BAND,
   type CookEvent,
@@ -47,9 +47,9 @@ function cookedUpTo(id: string, late: Readonly<Record<string, number>> = {}): { 
   return { state: cookState(guide, events, at), now: at };
 }
 function drawn({ state, now }: { state: CookState; now: number }): CookLineGeometry {
-  const times = pressureTimes(state, now);
-  const meat = times === null ? null : asCooked(plan, times);
-  return cookLine({ forecast: f, guide, state, meat, times }, { ...LAYOUT, now });
+  const so = soFar(state, now);
+  const meat = so === null ? null : asCooked(plan, so);
+  return cookLine({ forecast: f, guide, state, meat, so }, { ...LAYOUT, now });
 }
 const xs = (path: string): number[] => [...path.matchAll(/(-?[\d.]+),-?[\d.]+/g)].map(([, x]) => Number(x));
 

@@ -1,4 +1,4 @@
-import type { AsCooked, CookState, CurvePoint, Forecast, Guide, PressureTimes } from '@hervir/core';
+import type { AsCooked, CookState, CurvePoint, Forecast, Guide, SoFar } from '@hervir/core';
 import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
 
 /** A point of the line in wall-clock time. */
@@ -61,13 +61,7 @@ export function warp(guide: Guide, state: CookState): (minute: number) => number
 const isHot = ({ phase }: CurvePoint): boolean => phase === 'saute' || phase === 'open';
 
 /** The line of a cook: the plan's curve where it came to lie, and under the lid what the pot really went through. */
-function pointsOf(
-  f: Forecast,
-  guide: Guide,
-  state: CookState,
-  meat: AsCooked | null,
-  times: PressureTimes | null,
-): At[] {
+function pointsOf(f: Forecast, guide: Guide, state: CookState, meat: AsCooked | null, so: SoFar | null): At[] {
   const place = warp(guide, state);
   const planned = f.pot.curve.map((point): At => ({
     at: place(point.minute),
@@ -75,9 +69,9 @@ function pointsOf(
     melted: point.melted,
     hot: isHot(point),
   }));
-  if (!meat || !times) return planned;
-  const begin = times.lidOnAt;
-  const end = begin + times.until * MINUTE;
+  if (!meat || !so) return planned;
+  const begin = so.lidOnAt;
+  const end = begin + so.until * MINUTE;
   const real = meat.curve.map((point): At => ({
     at: begin + point.minute * MINUTE,
     liquidC: point.liquidC,
@@ -118,18 +112,18 @@ export function cookLine(
     readonly guide: Guide;
     readonly state: CookState;
     readonly meat: AsCooked | null;
-    readonly times: PressureTimes | null;
+    readonly so: SoFar | null;
   },
   { width, height, now, target }: Layout,
 ): CookLineGeometry {
-  const { forecast, guide, state, meat, times } = given;
+  const { forecast, guide, state, meat, so } = given;
   const from = state.startedAt ?? now;
   const to = Math.max(state.dinner.at, now) + 4 * MINUTE;
   const base = height - AXIS;
   const x = scaleLinear([from, to], [8, width - 8]);
   const y = scaleLinear([LOWEST_C, HIGHEST_C], [base, 6]).clamp(true);
   const soft = scaleLinear([0, 1], [base, 12]);
-  const points = pointsOf(forecast, guide, state, meat, times);
+  const points = pointsOf(forecast, guide, state, meat, so);
   const past = points.filter(({ at }) => at <= now);
   const ahead = points.filter(({ at }) => at >= now);
   const runs: At[][] = [];

@@ -1,4 +1,4 @@
-import { GRADE_FROM, TARGET_BAND, type AsCooked, type Forecast, type PressureTimes } from '@hervir/core';
+import { GRADE_FROM, TARGET_BAND, type AsCooked, type Forecast, type SoFar } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { clockAt, GRADE_WORDS } from '../shared/words';
 import { useUnits } from '../shared/use-units';
@@ -14,11 +14,11 @@ interface Props {
   readonly cook: LiveCook;
   readonly forecast: Forecast;
   readonly meat: AsCooked | null;
-  readonly times: PressureTimes | null;
+  readonly so: SoFar | null;
 }
 
 /** The line of the running cook: what was, as it was; a mark for now; what is ahead, dotted. */
-export function CookLine({ cook, forecast, meat, times }: Props): ReactNode {
+export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
   const [ref, width] = useWidth();
   const { print } = useUnits();
   const { record, state } = cook;
@@ -27,7 +27,7 @@ export function CookLine({ cook, forecast, meat, times }: Props): ReactNode {
   const g =
     width > 0
       ? cookLine(
-          { forecast, guide: record.guide, state, meat, times },
+          { forecast, guide: record.guide, state, meat, so },
           { width, height: HEIGHT, now, target: TARGET_BAND[target] },
         )
       : null;

@@ -153,7 +153,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   const speaks = usePreferences((store) => store.speaks);
   const actions = actionsOf(cook);
   const { forecast } = useForecast(record.plan);
-  const { meat, times } = useMeat(state.status === 'finished' ? null : cook);
+  const { meat, so } = useMeat(state.status === 'finished' ? null : cook);
   const letterKeys = settings?.letterKeys ?? true;
   const awake = useWakeLock(state.status === 'cooking');
   const burn = (): void => {
@@ -200,7 +200,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
           <span aria-hidden>▲ </span>Not kept: {refused.problem}; allowed: {refused.allowed}.
         </p>
       )}
-      {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} times={times} />}
+      {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} so={so} />}
       <BellBar awake={awake} reached={reached} why={why} />
       {!over && <LinkedCooker cook={cook} />}
     </div>

@@ -1,7 +1,7 @@
-import type { AtThePot } from '@hervir/core';
+import { underPressure, type AtThePot } from '@hervir/core';
 import { useCook, type LiveCook } from '../cook/use-cook';
 import { useMeat } from '../cook/use-meat';
-import { underPressure, useMore } from '../cook/use-more';
+import { useMore } from '../cook/use-more';
 
 /** The running cook that a rescue is about, with its figures. */
 export interface CookAtHand {
@@ -12,22 +12,23 @@ export interface CookAtHand {
 /** A running cook by its id; null while it is not known. */
 export function useCookAtHand(id: string): CookAtHand | null {
   const cook = useCook(id);
-  const { meat, times } = useMeat(cook);
+  const { meat, so } = useMeat(cook);
   const more = useMore(cook);
   if (cook === null) return null;
-  const done = underPressure(cook);
-  const planned = cook.state.steps
-    .filter(({ step, startedAt, doneAt }) => step.done === 'heaterOff' && !(startedAt !== null && doneAt !== null))
-    .filter(({ step }) => step.run === 1)
-    .reduce((sum, { minutes }) => sum + minutes, 0);
-  const running = cook.state.now?.step.done === 'heaterOff' ? done : 0;
+  const done = underPressure(cook.state, cook.now);
+  const toGo = cook.state.steps
+    .filter(({ step, doneAt }) => step.done === 'heaterOff' && step.run === 1 && doneAt === null)
+    .reduce(
+      (sum, { minutes, startedAt }) => sum + minutes - (startedAt === null ? 0 : (cook.now - startedAt) / 60_000),
+      0,
+    );
   return {
     cook,
     figures: {
       meat,
       underPressure: done,
-      toGo: Math.max(0, planned - running),
-      sinceLid: times === null ? null : (cook.now - times.lidOnAt) / 60_000,
+      toGo: Math.max(0, toGo),
+      sinceLid: so === null ? null : (cook.now - so.lidOnAt) / 60_000,
       more,
     },
   };

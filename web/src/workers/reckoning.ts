@@ -23,7 +23,7 @@ import {
   type Method,
   type More,
   type Plan,
-  type PressureTimes,
+  type SoFar,
   type Rescaled,
   type TimesCell,
   type TimesFor,
@@ -80,9 +80,9 @@ export const reckoning = {
       const { plan: next, changes } = rescale(forecast(taught(plan), system), servings, system);
       return { plan: { ...next, learnt: plan.learnt }, changes };
     }),
-  stillTough: (plan: Plan, done: number, found: Grade): Answer<More | null> =>
+  stillTough: (plan: Plan, done: number | SoFar, found: Grade): Answer<More | null> =>
     answer(() => stillTough(taught(plan), done, found)),
-  asCooked: (plan: Plan, times: PressureTimes): Answer<AsCooked> => answer(() => asCooked(taught(plan), times)),
+  asCooked: (plan: Plan, so: SoFar): Answer<AsCooked> => answer(() => asCooked(taught(plan), so)),
   catchUp: (plan: Plan, state: CookState, nowMs: number, system: UnitSystem): Answer<CatchUp[]> =>
     answer(() => catchUp(forecast(taught(plan), system), state, nowMs, printerFor(system))),
   mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),

@@ -4,9 +4,11 @@ import { HELD_HOT_C, type CookingBody } from '../../physics/cooking-body';
 import { toughnessOf } from '../../plan/learnt';
 import type { Plan } from '../../plan/plan';
 import type { Controls, Pot } from '../../pot/pot-model';
-import { atFull, heatOff, heatUp, letDown, runOn, stepFor, type Follow } from '../../pot/pressure-run';
+import { atFull, heatOff, heatUp, letDown, runOn, stepFor } from '../../pot/pressure-run';
 import type { CurvePoint } from './curve';
+import type { SoFar } from '../../clock/so-far';
 import { potUnderLid } from './kitchen-pot';
+import { between, heatThatFits, PotSoFar, withHeat } from './pot-so-far';
 import { recorder } from './main-run';
 
 /** The pot and its meat at one moment of a real cook. */
@@ -34,52 +36,23 @@ function hotFor(pot: Pot, off: Controls): number {
   return left.minutes - from;
 }
 
-/** Steps of the search for the heat that brings the pin up when it really came up. */
-const SEARCH = 14;
-
-/** Heat is looked for between these, times the plan's. */
-const HEAT: readonly [number, number] = [0.3, 3];
-
-/** Where a factor stops being too low, by halving on its logarithm. */
-function between([from, to]: readonly [number, number], tooLow: (factor: number) => boolean): number {
-  let [low, high] = [from, to];
-  for (let i = 0; i < SEARCH; i += 1) {
-    const middle = Math.sqrt(low * high);
-    if (tooLow(middle)) low = middle;
-    else high = middle;
-  }
-  return Math.sqrt(low * high);
-}
-
 /**
  * Takes a pot through what really happened under its lid: brought up and held, left alone, let down.
  *
  * @param pot as its lid goes on
  * @param heatIsOff told of the pot when its heat goes off
  */
-function undergo(pot: Pot, plan: Plan, times: PressureTimes, follow?: Follow, heatIsOff?: (pot: Pot) => void): void {
+function undergo(pot: Pot, plan: Plan, times: PressureTimes, heatIsOff: (pot: Pot) => void): void {
   const lidOn = pot.minutes;
   const go = (until: number, controls: Controls): void => {
     const minutes = Math.min(until, times.until) - (pot.minutes - lidOn);
-    if (minutes > 0) stepFor(pot, minutes, controls, follow);
+    if (minutes > 0) stepFor(pot, minutes, controls);
   };
   const off = heatOff(plan.cooker);
   go(times.heatOff ?? times.until, atFull(pot));
-  heatIsOff?.(pot);
+  heatIsOff(pot);
   go(times.vented ?? times.until, off);
   go(times.until, { ...off, watts: 0, valve: 'open' });
-}
-
-/** The same pot with a heater that gives another share of its heat. */
-const withHeat = (pot: Pot, share: number): Pot =>
-  pot.clone({ ...pot.build, lidOnShare: pot.build.lidOnShare * share });
-
-/** The share of the heat with which the pin rises when it really rose. */
-function heatThatFits(pot: Pot, plan: Plan, toPin: number): number {
-  return between(HEAT, (share) => {
-    const heated = heatUp(withHeat(pot, share), plan.cooker);
-    return heated === null || heated.toPin > toPin;
-  });
 }
 
 /** A finished cook's meat when the lid came off, and what its times say of the cooker. */
@@ -112,7 +85,7 @@ export function bodyAsCooked(plan: Plan, times: PressureTimes | null): BodyAsCoo
     return { meat: pot.bodies[0], heatShare, lossesFor: () => null };
   }
   let hot = pot;
-  undergo(pot, plan, times, undefined, (now) => {
+  undergo(pot, plan, times, (now) => {
     hot = now.clone();
   });
   return {
@@ -132,26 +105,24 @@ const NATURAL = { method: 'natural', naturalMinutes: 0 } as const;
 
 /**
  * The meat and the pot at a moment of a real cook: the plan's pot, brought up as fast as it really came up, held and let
- * down for as long as it really was.
+ * down for as long as it really was, in every run: after a burn, after a check that found it tough, in a second run.
  *
  * @param plan as cooked
- * @param times what happened under the lid, from pressureTimes
- * @returns the moment `times.until`, and the way there
+ * @param so what has happened, from soFar
+ * @returns the moment it ends with, and the way there
  * @throws PlanError where the plan cannot be reckoned
  * Accuracy: the forecast's own, when the times are the forecast's own.
- * @example asCooked(plan, { pin: null, timer: null, heatOff: null, vented: null, down: null, until: 0, lidOnAt: 0 }).grade // 'chewy'
+ * @example asCooked(plan, { lidOnAt: 0, pin: null, steps: [], until: 0 }).grade // 'chewy'
  */
-export function asCooked(plan: Plan, times: PressureTimes): AsCooked {
+export function asCooked(plan: Plan, so: SoFar): AsCooked {
   const toughness = toughnessOf(plan);
-  const cold = potUnderLid(plan, { middle: true });
-  const share = times.pin === null ? 1 : heatThatFits(cold, plan, times.pin);
-  const pot = withHeat(cold, share);
-  const lidOn = pot.minutes;
+  const real = new PotSoFar(plan, so.pin, { middle: true });
+  const { pot } = real;
   const curve: CurvePoint[] = [];
-  const draw = recorder(curve, toughness, pot.build.airKPa, -lidOn);
+  const draw = recorder(curve, toughness, pot.build.airKPa, -pot.minutes, () => real.meat);
   draw({ seconds: 0, fromC: pot.temperatureC, toC: pot.temperatureC, phase: 'heating' }, pot);
-  undergo(pot, plan, times, draw);
-  const [meat] = pot.bodies;
+  real.follow(so.steps, draw);
+  const { meat } = real;
   const melted = meat ? meanMelted(meat, toughness) : 0;
   return {
     liquidC: pot.temperatureC,

@@ -15,7 +15,9 @@ import { toughnessOf } from '../../plan/learnt';
 import type { Plan } from '../../plan/plan';
 import type { Pot } from '../../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
+import type { SoFar } from '../../clock/so-far';
 import { potUnderLid } from '../forecast/kitchen-pot';
+import { potSoFar } from '../forecast/pot-so-far';
 import { tooWeak } from '../forecast/timing';
 
 /** What to do with meat that is not there yet. */
@@ -33,6 +35,15 @@ export interface More {
 /** The lid is off while a piece is tried, minutes. Common practice. */
 const TRYING_MINUTES = 3;
 const LONGEST_MORE = 120;
+
+/** The pot after so many minutes under pressure, let down as planned. */
+function planned(plan: Plan, minutes: number): Pot {
+  const pot = potUnderLid(plan);
+  if (heatUp(pot, plan.cooker) === null) throw tooWeak(plan);
+  runOn(pot, minutes, 0);
+  letDown(pot, plan.release, plan.cooker);
+  return pot;
+}
 
 /** The meat in the pot: its cook values and their weights. */
 function meatIn(pot: Pot): CookField {
@@ -74,24 +85,24 @@ function toughnessFrom(field: CookField, usual: number, found: Grade): number {
  * grade; the second run pays for its own way up and down, and both cook.
  *
  * @param plan as cooked, with its release
- * @param doneMinutes under pressure so far
+ * @param done minutes under pressure as planned, or all that has really happened, the lid off again
  * @param found the grade at the check
  * @returns further minutes with a quick release; null where the target is met already
  * @throws PlanError when the heater cannot bring the pot to pressure
  * @example stillTough(plan, 60, 'pulls') // null
  */
-export function stillTough(plan: Plan, doneMinutes: number, found: Grade): More | null {
+export function stillTough(plan: Plan, done: number | SoFar, found: Grade): More | null {
   const [wanted] = TARGET_BAND[plan.target];
   if (GRADE_FROM[found] >= wanted) return null;
-  const pot = potUnderLid(plan);
-  if (heatUp(pot, plan.cooker) === null) throw tooWeak(plan);
-  runOn(pot, doneMinutes, 0);
-  letDown(pot, plan.release, plan.cooker);
+  const pot = typeof done === 'number' ? planned(plan, done) : potSoFar(plan, done).pot;
   const usual = toughnessOf(plan);
   const toughness = toughnessFrom(meatIn(pot), usual, found);
 
-  pot.openLid();
-  stepFor(pot, TRYING_MINUTES, STANDING_OPEN);
+  // What has really happened stands open already.
+  if (typeof done === 'number') {
+    pot.openLid();
+    stepFor(pot, TRYING_MINUTES, STANDING_OPEN);
+  }
   const heated = heatUp(pot, plan.cooker);
   if (heated === null) throw tooWeak(plan);
 

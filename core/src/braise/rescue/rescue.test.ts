@@ -1,6 +1,6 @@
 import { DEFAULT_COOKER } from '../../plan/defaults';
 import type { Plan } from '../../plan/plan';
-import { planFor } from '../../testing/fixtures';
+import { oneRun, planFor } from '../../testing/fixtures';
 import { printerFor } from '../../units/quantity';
 import { asCooked } from '../forecast/as-cooked';
 import { forecast } from '../forecast/forecast';
@@ -48,15 +48,7 @@ describe('rescue', () => {
     const plan = chuck();
     const f = forecast(plan);
     const cookAt = (until: number): AtThePot => ({
-      meat: asCooked(plan, {
-        pin: until > f.pot.minutesToPin ? f.pot.minutesToPin : null,
-        timer: null,
-        heatOff: null,
-        vented: null,
-        down: null,
-        until,
-        lidOnAt: 0,
-      }),
+      meat: asCooked(plan, oneRun({ ...(until > f.pot.minutesToPin ? { pin: f.pot.minutesToPin } : {}), until })),
       underPressure: Math.max(0, until - f.pot.minutesToPressure),
       toGo: 12,
       sinceLid: until,
@@ -99,15 +91,7 @@ describe('a cook as it was', () => {
     const timer = f.pot.minutesToPressure;
     const heatOff = timer + f.pressureMinutes;
     const down = heatOff + f.pot.releaseMinutes;
-    const meat = asCooked(plan, {
-      pin: f.pot.minutesToPin,
-      timer,
-      heatOff,
-      vented: heatOff + 5,
-      down,
-      until: down,
-      lidOnAt: 0,
-    });
+    const meat = asCooked(plan, oneRun({ pin: f.pot.minutesToPin, heatOff, vented: heatOff + 5, until: down }));
     expect(Math.abs(meat.coreC - f.tenderness.coreC)).toBeLessThan(0.6);
     expect(Math.abs(meat.melted / f.tenderness.mean - 1)).toBeLessThan(0.01);
     expect(meat.grade).toBe(f.tenderness.grade);
@@ -116,7 +100,7 @@ describe('a cook as it was', () => {
   test('a pin that came later makes the meat softer for the same minutes, and is where it was', () => {
     const plan = chuck();
     const run = (pin: number): ReturnType<typeof asCooked> =>
-      asCooked(plan, { pin, timer: pin + 3, heatOff: pin + 33, vented: null, down: null, until: pin + 40, lidOnAt: 0 });
+      asCooked(plan, oneRun({ pin, heatOff: pin + 33, until: pin + 40 }));
     expect(run(25).melted).toBeGreaterThan(run(12).melted);
     expect(run(25).curve.find(({ gaugeKPa }) => gaugeKPa > 0)?.minute).toBeCloseTo(25, 1);
   });
