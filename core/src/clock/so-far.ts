@@ -51,10 +51,10 @@ export function soFar(state: CookState, nowMs: number): SoFar | null {
       return [{ moves: step.moves, minutes: Math.max(0, ((over ? doneAt : end) - startedAt) / MINUTE), over }];
     });
   const up = state.steps.find((one) => has(one, (move) => move.kind === 'come-up' && move.until === 'pin'));
-  const seen = up?.doneAt !== null && up?.doneAt !== undefined && !up.passedOver && up.step.run === 1;
+  const planned = up !== undefined && !up.passedOver && up.step.run === 1 && up.step.broughtInBy === null;
   return {
     lidOnAt,
-    pin: seen && up.step.broughtInBy === null ? ((up.doneAt as number) - lidOnAt) / MINUTE : null,
+    pin: planned && up.doneAt !== null ? (up.doneAt - lidOnAt) / MINUTE : null,
     steps,
     until: steps.reduce((sum, { minutes }) => sum + minutes, 0),
   };

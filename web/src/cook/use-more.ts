@@ -9,7 +9,8 @@ export function useMore(cook: LiveCook | null): More | null {
   const short = cook !== null && grade !== null && GRADES.indexOf(grade) < GRADES.indexOf(cook.record.guide.wanted);
   const asks = short && cook.state.now !== null && isCheck(cook.state.now.step);
   // The pot as the lid came off: what it does while a piece is tried changes nothing that a cook could tell.
-  const so = asks && cook.state.now?.startedAt != null ? soFar(cook.state, cook.state.now.startedAt) : null;
+  const since = asks ? (cook.state.now?.startedAt ?? null) : null;
+  const so = since === null || cook === null ? null : soFar(cook.state, since);
   const query = useQuery({
     queryKey: ['more', cook?.record.id, grade, cook?.state.now?.step.id],
     queryFn: async () =>
