@@ -57,7 +57,7 @@ export * from './braise/forecast/times';
 export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
 export { waterTest, type WaterTest } from './pot/water-test';
 export type { Chance } from './braise/forecast/chance';
-export { inTen, TARGET_WORDS } from './braise/forecast/reasons';
+export { inTen, TARGET_WORDS } from './words/odds-words';
 export type { Remedy } from './braise/forecast/remedies';
 export { sectionsOf, type Section, type SectionStage } from './braise/forecast/section';
 export * from './braise/rescue/rescue';

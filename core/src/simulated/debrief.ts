@@ -7,7 +7,7 @@ import { LIKELY_K, type BurnCauseId } from '../pot/base-temperature';
 import { chargesOf } from '../pot/charge';
 import { textureWord } from '../stations/doneness';
 import { COVER_STEAMS } from '../stations/sear';
-import { TARGET_WORDS } from '../braise/forecast/reasons';
+import { TARGET_WORDS } from '../words/odds-words';
 import { SECTION_WORDS } from '../words/section-words';
 import { colourOf } from './browning';
 import { plantOutcomes } from './plant-outcomes';

@@ -94,8 +94,9 @@ describe('cautions', () => {
   test('defer to the cooker’s manual wherever pressure is, and to the local authority on what is safe to eat', () => {
     const { cautions } = forecast({ ...plain, liquids: [{ liquid: 'stock', ml: 5200, temperatureC: 20 }] });
     const byCode = new Map(cautions.map((caution) => [caution.code, caution]));
-    for (const code of ['check-gasket', 'over-fill', 'lid-steam']) expect(byCode.get(code)?.text).toMatch(/manual/);
-    for (const code of ['stopped-cook', 'cooling'])
+    for (const code of ['check-gasket', 'over-fill', 'lid-steam'] as const)
+      expect(byCode.get(code)?.text).toMatch(/manual/);
+    for (const code of ['stopped-cook', 'cooling'] as const)
       expect(byCode.get(code)?.source).toMatch(/local food-safety authority/);
   });
 

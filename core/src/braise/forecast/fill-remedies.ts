@@ -3,7 +3,9 @@ import { scaledMeat } from '../../plan/scale';
 import type { Printer } from '../../units/quantity';
 import type { Fill } from '../../pot/fill';
 import type { Ledger } from '../../pot/ledger';
-import { jugful, pourMore, type Remedy } from './remedies';
+import { fillText } from '../../words/lid-words';
+import { remedyInWords, type Remedy, type RemedyFact } from '../../words/remedy-words';
+import { jugful, pourMore } from './remedies';
 
 /** The fill part of a forecast. */
 export interface FillInWords extends Fill {
@@ -12,12 +14,7 @@ export interface FillInWords extends Fill {
 }
 
 /** Pours less, from the last to the first liquid, and never below the minimum. */
-export function lessLiquid(
-  plan: Plan,
-  fill: Fill,
-  ledger: Pick<Ledger, 'freeAtStartMl' | 'minimumMl'>,
-  print: Printer,
-): Remedy[] {
+export function lessLiquid(plan: Plan, fill: Fill, ledger: Pick<Ledger, 'freeAtStartMl' | 'minimumMl'>): RemedyFact[] {
   const overMl = (fill.share - fill.limit) * plan.cooker.litres * 1000;
   const spare = ledger.freeAtStartMl - ledger.minimumMl;
   const ml = jugful(overMl);
@@ -32,7 +29,7 @@ export function lessLiquid(
     })
     .reverse()
     .filter((item) => item.ml > 0);
-  return left > 0 ? [] : [{ text: `Pour ${print.quantity('volume', ml)} less`, change: { liquids } }];
+  return left > 0 ? [] : [{ code: 'pour-less', values: { ml }, change: { liquids } }];
 }
 
 /** One of several runs: everything in its share, but the liquid never under the minimum. */
@@ -65,31 +62,21 @@ function partOf(
  * @param print the cook's units
  */
 export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): FillInWords {
-  const line = fill.limit === 0.5 ? 'half' : 'two thirds';
-  const most = fill.limit * plan.cooker.litres;
-  const held = `${print.litres(fill.litres)} in a pot of ${print.litres(plan.cooker.litres)}`;
-  if (!fill.over) return { ...fill, text: `${held}: under its line at ${line}, ${print.litres(most)}.`, remedies: [] };
-  const remedies: Remedy[] = lessLiquid(plan, fill, ledger, print);
+  const text = fillText(fill, plan.cooker.litres, 1, print);
+  if (!fill.over) return { ...fill, text, remedies: [] };
+  const remedies: RemedyFact[] = lessLiquid(plan, fill, ledger);
   if (fill.runs > 1) {
     const change = partOf(plan, 1 / fill.runs, ledger);
-    remedies.push({
-      text: `Cook it in ${fill.runs} runs: this one with ${print.quantity('mass', change.meat.grams)} of meat`,
-      change,
-    });
+    remedies.push({ code: 'runs', values: { runs: fill.runs, grams: change.meat.grams }, change });
   }
-  if (fill.potLitres !== null)
-    remedies.push({ text: `A pot of ${print.litres(fill.potLitres)} would hold it`, change: null });
-  return {
-    ...fill,
-    text: fill.overflows
-      ? `It does not go in: ${held}.`
-      : `Over the line: ${held}, and at most ${print.litres(most)}, ${line} of it.`,
-    remedies,
-  };
+  if (fill.potLitres !== null) {
+    remedies.push({ code: 'larger-pot', values: { litres: fill.potLitres }, change: null });
+  }
+  return { ...fill, text, remedies: remedies.map((fact) => remedyInWords(fact, print)) };
 }
 
 /** What to pour when the liquid is under the cooker's minimum. */
 export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
   if (!ledger.belowMinimum) return null;
-  return pourMore(plan, ledger.shortMl, print);
+  return remedyInWords(pourMore(plan, ledger.shortMl), print);
 }

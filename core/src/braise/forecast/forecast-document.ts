@@ -1,3 +1,4 @@
+import type { ReasonFact } from '../../words/reason-words';
 import type { ScheduledTask } from '../../clock/schedule';
 import type { Piece } from '../../meat/piece';
 import type { Grade } from '../../meat/tenderness';
@@ -40,11 +41,11 @@ export interface CutForecast {
 }
 
 /** Why a figure is what it is, in numbers. */
-export interface Reason {
+export type Reason = ReasonFact & {
   /** Which figure: a path of the forecast, or a name of the sentence. */
   readonly figure: string;
   readonly text: string;
-}
+};
 
 /** What a plan leads to. Parts that are not reckoned yet are absent. */
 export interface Forecast {

@@ -5,7 +5,7 @@ import { TARGETS, type Meat, type Plan, type Release, type Target } from '../../
 import { PlanError } from '../../plan/plan-error';
 import { planFor } from '../../testing/fixtures';
 import { forecast } from './forecast';
-import { inTen } from './reasons';
+import { inTen } from '../../words/odds-words';
 
 /** Half a litre of stock: with 1.4 kg of meat the usual load of a middling pot. */
 const USUAL: Partial<Plan> = { liquids: [{ liquid: 'stock', ml: 500, temperatureC: 20 }] };

@@ -1,11 +1,12 @@
 import type { Plan, StageId } from '../../plan/plan';
 import { stageOf, withStage } from '../../plan/stage-settings';
 import type { BurnLevel } from '../../pot/base-temperature';
-import { lowerFirst } from '../../units/list';
 import type { Printer } from '../../units/quantity';
 import { lessLiquid } from './fill-remedies';
 import type { Lid } from './lid';
-import { burnInWords, jugful, pourMore, type CauseInWords, type Remedy } from './remedies';
+import { atLid, fillText, liquidText } from '../../words/lid-words';
+import { remedyInWords, type Remedy, type RemedyFact } from '../../words/remedy-words';
+import { burnInWords, jugful, pourMore, type CauseInWords } from './remedies';
 
 /** A lid with its verdicts in words, each with what mends it. */
 interface Mended {
@@ -28,33 +29,24 @@ export interface LidInWords {
   };
 }
 
-/** "At the second lid": nothing before the first, which needs no name. */
-const which = (run: number): string => (run === 1 ? '' : run === 2 ? 'At the second lid: ' : `At lid ${run}: `);
-
-const lower = (run: number, text: string): string => (run === 1 ? text : `${which(run)}${lowerFirst(text)}`);
-
 /** Broth out before a later lid. */
-function brothOut(plan: Plan, { stage, liquid, fill }: Lid, print: Printer): Remedy[] {
+function brothOut(plan: Plan, { stage, liquid, fill }: Lid): RemedyFact[] {
   const ml = jugful((fill.share - fill.limit) * plan.cooker.litres * 1000);
   if (liquid.atLockMl - liquid.minimumMl < ml) return [];
   const takeOutMl = stageOf(plan, stage).takeOutMl + ml;
-  return [
-    {
-      text: `Take ${print.quantity('volume', takeOutMl)} of broth out first`,
-      change: withStage(plan, stage, { takeOutMl }),
-    },
-  ];
+  return [{ code: 'broth-out', values: { ml: takeOutMl }, change: withStage(plan, stage, { takeOutMl }) }];
 }
 
 /** Pours what is missing at the lid where it is. */
-function pourAt(plan: Plan, { stage, run }: Lid, missingMl: number, print: Printer): Remedy[] {
+function pourAt(plan: Plan, { stage, run }: Lid, missingMl: number): RemedyFact[] {
   const ml = jugful(missingMl);
-  if (run === 1) return [pourMore(plan, missingMl, print)];
+  if (run === 1) return [pourMore(plan, missingMl)];
   const { takeOutMl } = stageOf(plan, stage);
   if (takeOutMl >= ml) {
     return [
       {
-        text: `Take ${print.quantity('volume', takeOutMl - ml)} of broth out, not ${print.quantity('volume', takeOutMl)}`,
+        code: 'less-broth-out',
+        values: { ml: takeOutMl - ml, insteadOfMl: takeOutMl },
         change: withStage(plan, stage, { takeOutMl: takeOutMl - ml }),
       },
     ];
@@ -62,44 +54,11 @@ function pourAt(plan: Plan, { stage, run }: Lid, missingMl: number, print: Print
   const hot = { liquid: 'stock', ml, temperatureC: 90, stage };
   return [
     {
-      text: `Pour ${print.quantity('volume', ml)} of hot stock before this lid`,
+      code: 'pour-before-lid',
+      values: { ml },
       change: { ...withStage(plan, stage, {}), liquids: [...plan.liquids, hot] },
     },
   ];
-}
-
-function fillText(plan: Plan, { fill, run }: Lid, print: Printer): string {
-  const line = fill.limit === 0.5 ? 'half' : 'two thirds';
-  const held = `${print.litres(fill.litres)} in a pot of ${print.litres(plan.cooker.litres)}`;
-  const most = print.litres(fill.limit * plan.cooker.litres);
-  if (!fill.over) return lower(run, `${held}: under its line at ${line}, ${most}.`);
-  return lower(
-    run,
-    fill.overflows ? `It does not go in: ${held}.` : `Over the line: ${held}, and at most ${most}, ${line} of it.`,
-  );
-}
-
-function liquidText({ liquid, run }: Lid, print: Printer): string {
-  const volume = (ml: number): string => print.quantity('volume', ml);
-  const { atLockMl, minimumMl, lowestMl, missingMl, level } = liquid;
-  const missing = missingMl > 0 ? ` ${volume(missingMl)} are missing for what drinks in it: it stays hard.` : '';
-  switch (level) {
-    case 'short':
-      return lower(
-        run,
-        `Less than the cooker’s minimum: ${volume(atLockMl)} of free liquid, and it wants ${volume(minimumMl)}.${missing}`,
-      );
-    case 'dry':
-      return lower(
-        run,
-        `It runs dry before the pin falls: ${volume(atLockMl)} when the lid goes on, ${volume(lowestMl)} at the least.${missing}`,
-      );
-    case 'ok':
-      return lower(
-        run,
-        `${volume(atLockMl)} of free liquid when the lid goes on, ${volume(lowestMl)} at the least; the cooker wants ${volume(minimumMl)}.${missing}`,
-      );
-  }
 }
 
 /**
@@ -112,6 +71,7 @@ function liquidText({ liquid, run }: Lid, print: Printer): string {
 export function lidInWords(plan: Plan, lid: Lid, print: Printer): LidInWords {
   const { stage, run, fill, liquid, base } = lid;
   const burn = burnInWords(plan, base, print, run);
+  const said = (facts: readonly RemedyFact[]): Remedy[] => facts.map((fact) => remedyInWords(fact, print));
   const spare = { freeAtStartMl: liquid.atLockMl, minimumMl: liquid.minimumMl };
   // Twice a spoon over what is dry, where it only runs out on the way.
   const wants = Math.max(liquid.minimumMl - liquid.atLockMl, liquid.missingMl + (liquid.level === 'dry' ? 60 : 0));
@@ -123,19 +83,19 @@ export function lidInWords(plan: Plan, lid: Lid, print: Printer): LidInWords {
       share: fill.share,
       limit: fill.limit,
       level: fill.level,
-      text: fillText(plan, lid, print),
-      remedies: fill.over ? (run === 1 ? lessLiquid(plan, fill, spare, print) : brothOut(plan, lid, print)) : [],
+      text: fillText(fill, plan.cooker.litres, run, print),
+      remedies: said(fill.over ? (run === 1 ? lessLiquid(plan, fill, spare) : brothOut(plan, lid)) : []),
     },
     liquid: {
       ...liquid,
-      text: liquidText(lid, print),
-      remedies: wants > 0.5 ? pourAt(plan, lid, wants, print) : [],
+      text: liquidText(liquid, run, print),
+      remedies: said(wants > 0.5 ? pourAt(plan, lid, wants) : []),
     },
     base: {
       worstC: base.baseC,
       cutoutC: base.cutoutC,
       level: base.level,
-      text: lower(run, burn.text),
+      text: atLid(run, burn.text),
       causes: burn.causes,
     },
   };

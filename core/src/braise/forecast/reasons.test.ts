@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import type { Plan } from '../../plan/plan';
 import { planFor } from '../../testing/fixtures';
 import { forecast } from './forecast';
-import { inTen } from './reasons';
+import { inTen } from '../../words/odds-words';
 
 const staged = planFor('goat-neck', 'slices', 1600, {
   kitchen: { altitudeM: 1480, roomC: 19 },

@@ -3,18 +3,16 @@ import type { Printer } from '../../units/quantity';
 import { burnLevel, type BurnLevel } from '../../pot/base-temperature';
 import { SEAR_BASE_C } from '../../pot/loading';
 import type { SearPlan } from '../../stations/sear';
-import { againstSugar, inAPan, type Remedy } from './remedies';
+import { remedyInWords, type Remedy, type RemedyFact } from '../../words/remedy-words';
+import { searTroubleText, type SearTroubleFact } from '../../words/sear-words';
+import { againstSugar, inAPan } from './remedies';
 
 /** From here on sugar turns dark and bitter; fat and fond stand this much. From memory. */
 const SUGAR_BURNS_C = 165;
 const FOND_BURNS_C = 205;
 
 /** Something that goes wrong before the lid is on, and what to change. */
-export interface SearTrouble {
-  readonly id: 'steams' | 'wider' | 'sugar' | 'wet' | 'timed' | 'weak';
-  readonly text: string;
-  readonly remedies: readonly Remedy[];
-}
+export type SearTrouble = SearTroubleFact & { readonly text: string; readonly remedies: readonly Remedy[] };
 
 /** The base while it sears. */
 export interface Saute {
@@ -25,17 +23,12 @@ export interface Saute {
   readonly troubles: readonly SearTrouble[];
 }
 
-const WET_TEXT: Readonly<Record<Exclude<SearPlan['wet'], null>, string>> = {
-  salt: 'Salted between 4 and 40 minutes ahead, the meat is wet just when it meets the base: it steams before it browns',
-  marinade: 'A marinade leaves the face wet: pat it dry, or it will not brown',
-};
-
-function wetRemedies(plan: Plan, wet: Exclude<SearPlan['wet'], null>): Remedy[] {
-  if (wet !== 'salt') return [{ text: 'Pat it dry, twice', change: null }];
+function wetRemedies(plan: Plan, wet: Exclude<SearPlan['wet'], null>): RemedyFact[] {
+  if (wet !== 'salt') return [{ code: 'pat-dry', values: {}, change: null }];
   const meat = { ...plan.meat, saltedMinutes: undefined };
   return [
-    { text: 'Salt at the last moment', change: { meat: { ...meat, salted: 'just-before' } } },
-    { text: 'Salt an hour ahead', change: { meat: { ...meat, salted: 'ahead', saltedMinutes: 60 } } },
+    { code: 'salt-late', values: {}, change: { meat: { ...meat, salted: 'just-before' } } },
+    { code: 'salt-early', values: {}, change: { meat: { ...meat, salted: 'ahead', saltedMinutes: 60 } } },
   ];
 }
 
@@ -50,62 +43,41 @@ function wetRemedies(plan: Plan, wet: Exclude<SearPlan['wet'], null>): Remedy[] 
  */
 export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print: Printer): Saute {
   const troubles: SearTrouble[] = [];
+  const add = (fact: SearTroubleFact, ...remedies: readonly RemedyFact[]): void => {
+    const text = searTroubleText(fact, print);
+    troubles.push({ ...fact, text, remedies: remedies.map((remedy) => remedyInWords(remedy, print)) });
+  };
   const inPot = plan.sear.where === 'pot';
   const sugar = plan.meat.rub?.sugar === true && sear.batches > 0;
   if (sear.widerThanBase) {
-    troubles.push({
-      id: 'wider',
-      text: `The piece is longer than the base, ${print.quantity('length', sear.baseDiameterCm)} across: it does not lie flat, and browns only in part`,
-      remedies: [
-        ...(inPot ? [inAPan(plan, 'Sear in a pan')] : []),
-        {
-          text: 'Cut it in two',
-          change: { meat: { ...plan.meat, pieces: 2 * Math.max(1, plan.meat.pieces ?? 1) } },
-        },
-      ],
+    const pieces = 2 * Math.max(1, plan.meat.pieces ?? 1);
+    add({ id: 'wider', values: { baseDiameterCm: sear.baseDiameterCm } }, ...(inPot ? [inAPan(plan)] : []), {
+      code: 'cut-in-two',
+      values: {},
+      change: { meat: { ...plan.meat, pieces } },
     });
   } else if (sear.steams) {
-    troubles.push({
-      id: 'steams',
-      text: `It steams: ${Math.round(sear.coverage * 100)} % of the base is covered, and meat browns under 55 %`,
-      remedies: [
-        ...(sear.batches < sear.proposedBatches
-          ? [
-              {
-                text: `Sear in ${sear.proposedBatches} batches`,
-                change: { sear: { ...plan.sear, batches: undefined } },
-              },
-            ]
-          : []),
-        ...(inPot ? [inAPan(plan, 'Sear in a wide pan')] : []),
-      ],
-    });
+    const { proposedBatches: batches } = sear;
+    const more: RemedyFact = {
+      code: 'batches',
+      values: { batches },
+      change: { sear: { ...plan.sear, batches: undefined } },
+    };
+    add(
+      { id: 'steams', values: { coverage: sear.coverage } },
+      ...(sear.batches < batches ? [more] : []),
+      ...(inPot ? [inAPan(plan, 'sear-in-wide-pan')] : []),
+    );
   }
-  if (sugar && inPot) {
-    troubles.push({
-      id: 'sugar',
-      text: 'Sugar in the rub burns on the base and turns the sauce bitter',
-      remedies: againstSugar(plan),
-    });
-  }
+  if (sugar && inPot) add({ id: 'sugar', values: {} }, ...againstSugar(plan));
   if (sear.wet !== null && sear.batches > 0) {
-    troubles.push({ id: 'wet', text: WET_TEXT[sear.wet], remedies: wetRemedies(plan, sear.wet) });
+    add({ id: 'wet', values: { by: sear.wet } }, ...wetRemedies(plan, sear.wet));
   }
   const { sauteMinutes: ends } = plan.cooker;
   if (ends !== undefined && sauteMinutes > ends) {
-    troubles.push({
-      id: 'timed',
-      text: `This pot ends its sauté by itself after ${Math.round(ends)} min, and ${Math.round(sauteMinutes)} are needed: start it again when it stops`,
-      remedies: [],
-    });
+    add({ id: 'timed', values: { endsAfter: ends, needed: sauteMinutes } });
   }
-  if (sear.weakHeater) {
-    troubles.push({
-      id: 'weak',
-      text: 'A weak sauté: it takes a third longer, and the base needs its minute between batches',
-      remedies: inPot ? [inAPan(plan, 'Sear in a pan')] : [],
-    });
-  }
+  if (sear.weakHeater) add({ id: 'weak', values: {} }, ...(inPot ? [inAPan(plan)] : []));
   const baseC = sear.batches > 0 || sauteMinutes > 0 ? SEAR_BASE_C : plan.kitchen.roomC;
   const limitC = sugar && inPot ? SUGAR_BURNS_C : FOND_BURNS_C;
   return { baseC, limitC, level: burnLevel(baseC, limitC), troubles };

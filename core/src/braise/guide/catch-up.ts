@@ -6,7 +6,7 @@ import { searPlan } from '../../stations/sear';
 import { pieceOf } from '../../meat/piece';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/forecast-document';
-import { inTen } from '../forecast/reasons';
+import { inTen } from '../../words/odds-words';
 
 /** Something that brings dinner nearer, and what it costs. */
 export interface CatchUp {
