@@ -1,5 +1,5 @@
 import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
-import type { Plan } from '../plan/plan';
+import type { Meat, Plan } from '../plan/plan';
 
 /** The sear evaporates this much of the trimmed weight. Common practice. */
 export const SEAR_LOSS = 0.02;
@@ -19,22 +19,32 @@ export interface Yield {
   readonly rawEach: number;
 }
 
+/** A cut as it was cooked. */
+export interface CookedCut {
+  readonly meat: Meat;
+  /** Mean temperature at the end, °C. */
+  readonly meanC: number;
+  /** Mean, minutes at 100 °C. */
+  readonly cookValue: number;
+}
+
 /**
  * Cooked weight and portions: trimmed meat less juice, fat and what the sear evaporates; bone goes through unchanged and
  * is not eaten. The same balance as the ledger.
  *
- * @param plan its meat, sear and servings
- * @param meanC mean temperature of the meat at the end, °C
- * @param cookValue mean, minutes at 100 °C
+ * @param plan its sear and servings
+ * @param cuts all cuts that are in the pot
  * @returns a range, not a point
  * Accuracy: trimmed boneless braise at 60 to 72 % of raw (USDA Table of Cooking Yields for Meat and Poultry; from memory).
- * @example yieldOf(plan, 105, 90).portions // 4
+ * @example yieldOf(plan, [{ meat: plan.meat, meanC: 105, cookValue: 90 }]).portions // 4
  */
-export function yieldOf(plan: Pick<Plan, 'meat' | 'sear' | 'servings'>, meanC: number, cookValue: number): Yield {
-  const raw = bonelessGrams(plan.meat);
-  const trimmed = Math.max(0, plan.meat.grams - plan.meat.trimGrams);
+export function yieldOf(plan: Pick<Plan, 'sear' | 'servings'>, cuts: readonly CookedCut[]): Yield {
+  const sum = (of: (cut: CookedCut) => number): number => cuts.reduce((all, cut) => all + of(cut), 0);
+  const raw = sum(({ meat }) => bonelessGrams(meat));
+  const trimmed = sum(({ meat: { grams, trimGrams } }) => Math.max(0, grams - trimGrams));
   const seared = plan.sear.school === 'none' ? 0 : raw * SEAR_LOSS;
-  const middle = Math.max(0, raw - juiceMl(plan.meat, meanC, cookValue) - fatMl(plan.meat) - seared);
+  const lost = sum(({ meat, meanC, cookValue }) => juiceMl(meat, meanC, cookValue) + fatMl(meat));
+  const middle = Math.max(0, raw - lost - seared);
   return {
     cookedGrams: [middle * (1 - SPREAD), middle * (1 + SPREAD)],
     boneGrams: trimmed - raw,

@@ -155,7 +155,7 @@ describe('the plate', () => {
   test('trimmed boneless braise comes out at 60 to 72 % of raw (USDA Table of Cooking Yields; from memory)', () => {
     for (const cut of ['beef-round', 'beef-cheek', 'beef-chuck', 'pork-collar', 'lamb-shoulder']) {
       const plan = planFor(cut, 'chunks', 1000, {}, { boneIn: false });
-      const [low, high] = yieldOf(plan, 110, 120).cookedGrams;
+      const [low, high] = yieldOf(plan, [{ meat: plan.meat, meanC: 110, cookValue: 120 }]).cookedGrams;
       const middle = (low + high) / 2000;
       expect([cut, middle > 0.6 && middle < 0.78]).toEqual([cut, true]);
       expect(low).toBeLessThan(high);
@@ -163,7 +163,8 @@ describe('the plate', () => {
   });
 
   test('raw boneless 150 to 250 g a person; bone is not eaten (common practice)', () => {
-    const { portions, boneGrams } = yieldOf(planFor('beef-oxtail', 'pieces', 2000), 110, 120);
+    const oxtail = planFor('beef-oxtail', 'pieces', 2000);
+    const { portions, boneGrams } = yieldOf(oxtail, [{ meat: oxtail.meat, meanC: 110, cookValue: 120 }]);
     expect(boneGrams).toBeCloseTo(900, 6);
     expect(1100 / portions).toBeGreaterThanOrEqual(150);
     expect(1100 / portions).toBeLessThanOrEqual(275);

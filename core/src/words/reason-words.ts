@@ -176,7 +176,11 @@ function learntToughness({ gap, short, past, cooks: all, factor }: Values<'learn
 }
 
 /** What the log has taught of a cooker. */
-function learntCooker(what: string, { cooks: all, factor }: Values<'learnt-heat' | 'learnt-losses'>, { cooker }: Plan): string {
+function learntCooker(
+  what: string,
+  { cooks: all, factor }: Values<'learnt-heat' | 'learnt-losses'>,
+  { cooker }: Plan,
+): string {
   const name = cooker.name === '' ? 'the cooker' : cooker.name.replace(/^The /, 'the ');
   return `Learnt from ${all} of your cooks: ${what} ${percentOff(factor)} % ${factor > 1 ? 'more' : 'less'} than reckoned from the plate of ${name}.`;
 }

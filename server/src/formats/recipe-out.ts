@@ -25,13 +25,16 @@ function ingredients({ plan }: Forecast, system: UnitSystem): string[] {
   const mass = (grams: number): string => print.quantity('mass', grams);
   const volume = (ml: number): string => print.quantity('volume', ml);
   return [
-    `${mass(plan.meat.grams)} ${cutTitle(cutById(plan.meat.cut))}, ${plan.meat.form}`,
+    ...[plan.meat, ...plan.otherMeats].map(
+      ({ grams, cut, form }) => `${mass(grams)} ${cutTitle(cutById(cut))}, ${form}`,
+    ),
     ...(plan.deglaze ? [`${volume(plan.deglaze.ml)} ${liquidWord(plan.deglaze.liquid)}, to deglaze`] : []),
     ...plan.liquids.filter(({ ml }) => ml > 0).map(({ liquid, ml }) => `${volume(ml)} ${liquidWord(liquid)}`),
     ...plan.additions.map(({ ingredient, grams }) => `${mass(grams)} ${liquidWord(ingredient)}`),
     ...plan.aromatics.map(({ ingredient, grams }) => `${mass(grams)} ${lowerFirst(aromaticKind(ingredient).name)}`),
     ...plan.vegetables.map(({ vegetable, grams }) => `${mass(grams)} ${lowerFirst(vegetableById(vegetable).name)}`),
     ...plan.grains.map(({ grain, grams }) => `${mass(grams)} ${lowerFirst(grainById(grain).name)}`),
+    ...plan.others.map(({ name, grams }) => (grams > 0 ? `${mass(grams)} ${name}` : name)),
   ];
 }
 

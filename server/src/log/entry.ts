@@ -90,6 +90,7 @@ const lost = (left: number | null, of: number): number | null => (left === null 
 /** What is looked for and sorted by, from an entry. */
 export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation): Omit<LogEntryEntity, 'photo'> {
   const cut = cutById(entry.cut);
+  const beside = plan.otherMeats.map((meat) => cutTitle(cutById(meat.cut)));
   return {
     id: entry.id,
     servedAt: new Date(entry.servedAt).toISOString(),
@@ -103,7 +104,7 @@ export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation)
     pinRatio: entry.burns === 0 ? over(entry.toPin.actual, entry.toPin.planned) : null,
     trimShare: lost(entry.trimmedG, entry.boughtG),
     cookShare: lost(entry.cookedG, entry.trimmedG ?? entry.boughtG),
-    words: [entry.name, cutTitle(cut), entry.cooker, entry.notes, entry.grade ?? ''].join(' ').toLowerCase(),
+    words: [entry.name, cutTitle(cut), ...beside, entry.cooker, entry.notes, entry.grade ?? ''].join(' ').toLowerCase(),
     entry,
     plan,
     observation,

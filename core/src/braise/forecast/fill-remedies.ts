@@ -1,5 +1,5 @@
 import type { Plan } from '../../plan/plan';
-import { scaledMeat } from '../../plan/scale';
+import { scaledPlan } from '../../plan/scale';
 import type { Printer } from '../../units/quantity';
 import type { Fill } from '../../pot/fill';
 import type { Ledger } from '../../pot/ledger';
@@ -38,17 +38,11 @@ function partOf(
   share: number,
   ledger: Ledger,
 ): Pick<Plan, 'meat' | 'servings' | 'liquids'> & Partial<Plan> {
-  const some = <T extends { readonly grams: number }>(items: readonly T[]): T[] =>
-    items.map((item) => ({ ...item, grams: Math.round(item.grams * share) }));
   const pourShare = Math.min(1, Math.max(share, ledger.minimumMl / Math.max(1, ledger.freeAtStartMl)));
   return {
-    meat: scaledMeat(plan.meat, share),
+    ...scaledPlan(plan, share),
     servings: Math.max(1, Math.round(plan.servings * share)),
     liquids: plan.liquids.map((item) => ({ ...item, ml: Math.round(item.ml * pourShare) })),
-    additions: some(plan.additions),
-    aromatics: some(plan.aromatics),
-    vegetables: some(plan.vegetables),
-    grains: some(plan.grains),
   };
 }
 

@@ -300,7 +300,14 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     allTexturesMet: staging.allMet,
     foil: cuts[0]?.foil ?? null,
     finish: { ...finish, platingText: platingSentence(said) },
-    yield: yieldOf(plan, meat.body.heatK(), meat.meanCookValue()),
+    yield: yieldOf(
+      plan,
+      found.meats.map((cut) => ({
+        meat: cut.meat,
+        meanC: cut.body.body.heatK(),
+        cookValue: cut.body.meanCookValue(),
+      })),
+    ),
     leftovers: leftovers(plan.servings, print, plan.serveAt),
     otherMethods: METHODS.map((method) => ({
       method,

@@ -1,5 +1,5 @@
 import type { Plan } from '../../plan/plan';
-import { scaledMeat } from '../../plan/scale';
+import { scaledPlan } from '../../plan/scale';
 import { roundTo } from '../../units/round';
 import { printerFor, type UnitSystem } from '../../units/quantity';
 import { forecast } from './forecast';
@@ -11,11 +11,6 @@ export interface Rescaled {
   readonly forecast: Forecast;
   /** In words, one line a change. */
   readonly changes: readonly string[];
-}
-
-/** What feeds people goes with their number. */
-function moreOf<T extends { readonly grams: number }>(items: readonly T[], ratio: number): T[] {
-  return items.map((item) => ({ ...item, grams: Math.max(1, roundTo(item.grams * ratio, item.grams < 30 ? 1 : 5)) }));
 }
 
 /**
@@ -36,11 +31,7 @@ export function rescale(base: Forecast, servings: number, system: UnitSystem = '
     ...plan,
     servings,
     pressureMinutes: null,
-    meat: scaledMeat(plan.meat, ratio, { grams: 50, trimGrams: 10 }),
-    vegetables: moreOf(plan.vegetables, ratio),
-    grains: moreOf(plan.grains, ratio),
-    aromatics: moreOf(plan.aromatics, ratio),
-    additions: moreOf(plan.additions, ratio),
+    ...scaledPlan(plan, ratio, { grams: 50, trimGrams: 10 }),
     finish: {
       ...plan.finish,
       sauceMl: plan.finish.sauceMl === null ? null : roundTo(plan.finish.sauceMl * ratio, 10),
