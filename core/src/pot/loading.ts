@@ -15,7 +15,8 @@ export const DEGLAZE_MINUTES = 3;
 export const CONTACT_W_PER_M2K = 350;
 /** A cook stops scraping before the base is dry, kg. Common practice. */
 export const LEFT_WHEN_SCRAPED_KG = 0.01;
-/** How often the cook looks whether something is left, minutes. */
+/** With less the cook looks often whether something is left: a minute of a strong burner takes it all, kg and minutes. */
+const NEARLY_GONE_KG = 0.06;
 const LOOKS_EVERY = 1 / 6;
 /** Heat capacity of vegetables, aromatics and soaked grains, J/kg K. Choi and Okos for nine tenths water. */
 export const PLANT_J_PER_KG_K = 3900;
@@ -83,7 +84,8 @@ export function load(
     const scraping: Controls = { watts: build.heaterW / 2, lid: 'off', valve: 'open', regulated: true };
     const over = pot.minutes + DEGLAZE_MINUTES;
     while (over - pot.minutes > 1e-6 && pot.liquidKgNow > LEFT_WHEN_SCRAPED_KG) {
-      stepFor(pot, Math.min(LOOKS_EVERY, over - pot.minutes), scraping, follow);
+      const soon = pot.liquidKgNow < NEARLY_GONE_KG;
+      stepFor(pot, Math.min(soon ? LOOKS_EVERY : 1, over - pot.minutes), scraping, follow);
     }
     // Where it boils off before, the pot waits with the heat off until the scraping is over.
     stepFor(pot, over - pot.minutes, { ...scraping, watts: 0 }, follow);

@@ -273,7 +273,7 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
     const { restMinutes } = resolved.finish;
     const foil = inPot
       ? null
-      : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body, restMinutes, resolved, boilingC) };
+      : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body.clone(), restMinutes, resolved, boilingC) };
     return { meat, piece, body, chance: chance ?? { short: 1, at: 0, past: 0 }, foil, inPot };
   });
   const piece = stayed ? (bodyOf(0) ?? run.piece) : run.piece;

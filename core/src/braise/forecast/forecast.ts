@@ -35,7 +35,7 @@ import { taskLabel } from '../../words/task-words';
 import type { Told } from '../../words/told';
 import { cautionsFor } from './cautions';
 import { evening, type Evening } from './evening';
-import { coreUnderFoil } from './later-stages';
+import { coreUnderFoil, UNDER_FOIL_W_PER_M2K } from './later-stages';
 import { fillInWords, minimumRemedy } from './fill-remedies';
 import type { CurvePoint } from './curve';
 import type { CutForecast, Forecast } from './forecast-document';
@@ -147,7 +147,7 @@ function inTheWarm({ resolved }: Evening, schedule: Schedule): { minutes: number
 /** Meat that is lifted out before its sauce is finished, when it is served. */
 function underFoil(body: CookingBody, plan: Plan, { pot }: MainRun): CutForecast['foil'] {
   const { restMinutes } = plan.finish;
-  return { minutes: restMinutes, coreC: coreUnderFoil(body, restMinutes, plan, pot.build.boilingC) };
+  return { minutes: restMinutes, coreC: coreUnderFoil(body.withSurface(UNDER_FOIL_W_PER_M2K), restMinutes, plan, pot.build.boilingC) };
 }
 
 /** Every cut as it is served. */

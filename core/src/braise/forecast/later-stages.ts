@@ -302,20 +302,24 @@ function noPressure(plan: Plan, stage: PlannedStage): PlanError {
  * The middle of a cut that waits under foil until its sauce is done, °C. Meat hotter than water boils here gives its heat off
  * as steam when the lid comes off.
  *
- * @param body as it was lifted out
+ * @param out under its foil; it goes on cooling
  * @param minutes under foil
  * @param plan its kitchen
  * @param boilingC of water there
  */
-export function coreUnderFoil(body: CookingBody, minutes: number, { kitchen }: Plan, boilingC: number): number {
-  const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
+export function coreUnderFoil(out: CookingBody, minutes: number, { kitchen }: Plan, boilingC: number): number {
   waits(out, minutes, kitchen.roomC);
   return Math.min(out.coreC, boilingC);
 }
 
+/** Under foil nothing changes fast, minutes. */
+const WAITS_STEP = 3;
+
 /** Under foil, in the kitchen's air. */
 function waits(body: CookingBody, minutes: number, roomC: number): void {
-  for (let minute = 0; minute < minutes; minute += 1) body.advance(60, roomC, roomC);
+  for (let left = minutes; left > 1e-6; left -= WAITS_STEP) {
+    body.advance(Math.min(WAITS_STEP, left) * 60, roomC, roomC);
+  }
 }
 
 /** What rides along from when it goes in at a stage: through that stage and all after it, until it is lifted out. */

@@ -18,13 +18,14 @@ export function plantShares({ resolved, staging, run, later, lastPot }: Evening)
   const cooked = new Map(items.map(({ portion, cookValue }) => [portion, cookValue]));
   const portions = portionsOf(resolved);
   const stages = later.map(({ standing, history }) => cookValueOf(standing) + cookValueOf(history));
-  const finish = cookValueOf(resting(lastPot, FINISH_MINUTES, 0));
+  let finished: number | null = null;
+  const finish = (): number => (finished ??= cookValueOf(resting(lastPot, FINISH_MINUTES, 0)));
   /** What cooks on in the pot after its stage: grain through all that follows, vegetables where they are not lifted out. */
   const after = (kind: 'vegetable' | 'grain', place = ''): number => {
     const at = later.findIndex(({ id }) => id === place);
     if (at < 0) return 0;
-    if (kind === 'grain') return stages.slice(at + 1).reduce((sum, value) => sum + value, finish);
-    return at === later.length - 1 && resolved.servedFrom === 'pot' ? finish : 0;
+    if (kind === 'grain') return stages.slice(at + 1).reduce((sum, value) => sum + value, finish());
+    return at === later.length - 1 && resolved.servedFrom === 'pot' ? finish() : 0;
   };
   const cookValue = (kind: 'vegetable' | 'grain', at: number): number => {
     const portion = portions.find((one) => one.kind === kind && one.index === at);

@@ -37,7 +37,7 @@ export interface Timing {
 
 /** Log-normal: the standard deviation of the logarithm from the coefficient of variation. */
 const SIGMA = Math.sqrt(Math.log1p(TOUGHNESS_CV * TOUGHNESS_CV));
-const KNOTS = 8;
+const KNOTS = 7;
 
 /**
  * A guess of the longest run worth looking at: long enough for a tough animal and a thick piece to be done.
