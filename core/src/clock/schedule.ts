@@ -65,16 +65,16 @@ export function backwards<T extends Bare>(
   const starts = new Map<string, number>();
   const busy = new Map<string, Busy[]>();
   const waiting = [...tasks];
+  /** When each task must be over for what follows it, as far as that has its place; and how many have not. */
+  const limits = new Map(tasks.map((task) => [task.id, -(task.endsBefore ?? 0) - (moved[task.id] ?? 0)]));
+  const open = new Map(tasks.map(({ id }) => [id, (followers.get(id) ?? []).length]));
   while (waiting.length > 0) {
     // Of those whose followers all have their place, the one that can end last: the critical chain goes first.
     let best = -1;
     let bestEnd = Number.NEGATIVE_INFINITY;
-    waiting.forEach((task, i) => {
-      const after = followers.get(task.id) ?? [];
-      if (!after.every((id) => starts.has(id))) return;
-      const end = Math.min(-(task.endsBefore ?? 0), ...after.map((id) => starts.get(id) as number));
-      const wanted = end - (moved[task.id] ?? 0);
-      if (wanted > bestEnd) [best, bestEnd] = [i, wanted];
+    waiting.forEach(({ id }, i) => {
+      const wanted = limits.get(id) as number;
+      if (open.get(id) === 0 && wanted > bestEnd) [best, bestEnd] = [i, wanted];
     });
     const [task] = best >= 0 ? waiting.splice(best, 1) : [];
     if (!task) throw new RangeError(`tasks wait for each other: ${waiting.map((left) => left.id).join(', ')}`);
@@ -89,9 +89,14 @@ export function backwards<T extends Bare>(
         }
       }
     }
-    starts.set(task.id, end - task.minutes);
+    const start = end - task.minutes;
+    starts.set(task.id, start);
+    for (const before of task.after) {
+      open.set(before, (open.get(before) as number) - 1);
+      limits.set(before, Math.min(limits.get(before) as number, start - (moved[before] ?? 0)));
+    }
     for (const resource of occupies(task)) {
-      busy.set(resource, [...(busy.get(resource) ?? []), { from: end - task.minutes, to: end }]);
+      busy.set(resource, [...(busy.get(resource) ?? []), { from: start, to: end }]);
     }
   }
   const first = Math.min(0, ...starts.values());

@@ -49,17 +49,25 @@ export function step(id: string, moves: readonly [Move, ...Move[]], minutes: num
 
 /** What the plan says of each portion, asked for by the moves. */
 export class Bowls {
+  private readonly byKind = new Map<PortionKind, Portion[]>();
+
   constructor(
     readonly plan: Plan,
     readonly portions: readonly Portion[],
-  ) {}
+  ) {
+    for (const portion of portions) {
+      const same = this.byKind.get(portion.kind);
+      if (same) same.push(portion);
+      else this.byKind.set(portion.kind, [portion]);
+    }
+  }
 
   at(kind: PortionKind, index: number): PortionId | null {
     return portionAt(this.portions, kind, index)?.id ?? null;
   }
 
   ids(kind: PortionKind, takes: (index: number) => boolean): PortionId[] {
-    return this.portions.filter((portion) => portion.kind === kind && takes(portion.index)).map(({ id }) => id);
+    return (this.byKind.get(kind) ?? []).filter(({ index }) => takes(index)).map(({ id }) => id);
   }
 
   cuts(indices: readonly number[]): PortionId[] {

@@ -61,7 +61,18 @@ const MEAT_C: Readonly<Record<Meat['startsFrom'], number | null>> = { fridge: FR
  * @throws RangeError for something that is not in the larder
  * @example portionsOf(plan).map(({ kind }) => kind).join(' ') // 'meat deglaze liquid'
  */
-export function portionsOf(plan: Plan): Portion[] {
+export function portionsOf(plan: Plan): readonly Portion[] {
+  const known = listed.get(plan);
+  if (known) return known;
+  const portions = listOf(plan);
+  listed.set(plan, portions);
+  return portions;
+}
+
+/** A plan is never changed in place: its portions are asked for a dozen times in a forecast. */
+const listed = new WeakMap<Plan, readonly Portion[]>();
+
+function listOf(plan: Plan): Portion[] {
   const portions: Portion[] = [];
   const { roomC } = plan.kitchen;
   const add = (kind: PortionKind, index: number, path: string, own: Named, draft: Draft): void => {

@@ -147,7 +147,10 @@ function inTheWarm({ resolved }: Evening, schedule: Schedule): { minutes: number
 /** Meat that is lifted out before its sauce is finished, when it is served. */
 function underFoil(body: CookingBody, plan: Plan, { pot }: MainRun): CutForecast['foil'] {
   const { restMinutes } = plan.finish;
-  return { minutes: restMinutes, coreC: coreUnderFoil(body.withSurface(UNDER_FOIL_W_PER_M2K), restMinutes, plan, pot.build.boilingC) };
+  return {
+    minutes: restMinutes,
+    coreC: coreUnderFoil(body.withSurface(UNDER_FOIL_W_PER_M2K), restMinutes, plan, pot.build.boilingC),
+  };
 }
 
 /** Every cut as it is served. */
