@@ -1,4 +1,5 @@
 import {
+  BROUGHT_IN_BY,
   COOK_EVENTS,
   EXERCISES,
   FACTORS,
@@ -61,7 +62,7 @@ const guideStepSchema = z.looseObject({
   section: z.enum(SECTIONS),
   moves: movesSchema,
   run: z.number().int().min(1).max(20).nullable(),
-  broughtInBy: z.enum(['again', 'burn']).nullable(),
+  broughtInBy: z.enum(BROUGHT_IN_BY).nullable(),
 });
 const guideStepSchemaV1 = z.looseObject({ ...guideStepCore, section: z.enum(SECTIONS_V1) });
 

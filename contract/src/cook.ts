@@ -1,5 +1,6 @@
 import {
   COOK_EVENTS,
+  TROUBLES,
   GRADES,
   LIMITS,
   WEIGHED,
@@ -74,6 +75,7 @@ const payloadSchema = z.strictObject({
     .optional(),
   grade: z.enum(GRADES).optional(),
   what: z.enum(WEIGHED).optional(),
+  trouble: z.enum(TROUBLES).optional(),
   grams: quantity({ min: 0, max: LIMITS.meatGrams.max, unit: 'g' }).optional(),
   text: text(2000).optional(),
   event: id.optional(),
@@ -87,6 +89,7 @@ const NEEDS: Readonly<Partial<Record<CookEventKind, readonly Key[]>>> = {
   stepStarted: ['step'],
   minutesAdded: ['minutes'],
   checked: ['grade'],
+  wentWrong: ['trouble'],
   weighed: ['what', 'grams'],
   note: ['text'],
   undone: ['event'],

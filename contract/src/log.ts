@@ -59,8 +59,10 @@ export const logEntrySchema = z.strictObject({
   form: z.enum(FORMS),
   cooker: text(80),
   wanted: z.enum(TARGETS),
-  /** What the fork found first; null where nobody looked. */
+  /** What the fork found last; null where nobody looked. */
   grade: z.enum(GRADES).nullable(),
+  /** What it found first, where that was something else: the lid went back on. What is learnt is learnt from this. */
+  firstGrade: z.enum(GRADES).nullable().optional(),
   boughtG: grams,
   trimmedG: grams.nullable(),
   cookedG: grams.nullable(),

@@ -15,6 +15,7 @@ export const COOK_EVENTS = [
   'minutesAdded',
   'notYet',
   'burn',
+  'wentWrong',
   'heaterOff',
   'ventOpened',
   'pinDown',
@@ -30,6 +31,24 @@ export const COOK_EVENTS = [
 ] as const;
 export type CookEventKind = (typeof COOK_EVENTS)[number];
 
+/** What can go wrong in a cook, with a page of steps of its own. */
+export const TROUBLES = [
+  'burn',
+  'pin-will-not-rise',
+  'pin-will-not-fall',
+  'boils-dry',
+  'crowded-and-grey',
+  'still-tough',
+  'too-thin',
+  'too-much',
+  'too-salty',
+  'vegetables-raw',
+  'meat-dry',
+  'power-cut',
+  'lid-stuck',
+] as const;
+export type Trouble = (typeof TROUBLES)[number];
+
 /** What was put on the scale. */
 export const WEIGHED = ['bought', 'trimmed', 'cooked'] as const;
 
@@ -43,6 +62,8 @@ export interface CookEventPayload {
   readonly again?: { readonly reheatMinutes: number; readonly releaseMinutes: number } | undefined;
   /** checked. */
   readonly grade?: Grade | undefined;
+  /** wentWrong: what it was. A burn has a kind of its own. */
+  readonly trouble?: Trouble | undefined;
   /** weighed. */
   readonly what?: (typeof WEIGHED)[number] | undefined;
   readonly grams?: number | undefined;

@@ -1,8 +1,8 @@
 import type { Grade } from '../meat/tenderness';
 import { GRADES } from '../meat/tenderness';
 import { moveOf } from '../method/moves';
-import type { CookEvent, CookEventKind, WEIGHED } from './cook-events';
-import type { Alarm, Guide, GuideStep, GuideTrack, SectionId } from './guide-step';
+import type { CookEvent, CookEventKind, Trouble, WEIGHED } from './cook-events';
+import type { Alarm, BroughtInBy, Guide, GuideStep, GuideTrack, SectionId } from './guide-step';
 
 /** Times of a cook are wall clock, in milliseconds since 1970: deadlines, never counted ticks. */
 type Ms = number;
@@ -71,10 +71,14 @@ export interface CookState {
   readonly dinner: { readonly at: Ms; readonly plannedAt: Ms; readonly driftMinutes: number };
   /** Parts of the work that are over: as planned, and as it was. */
   readonly took: readonly { readonly section: SectionId; readonly planned: number; readonly actual: number }[];
-  /** The last check. */
+  /** What was found last. */
   readonly grade: Grade | null;
+  /** What was found at the check that is at hand; null while nothing has been said of it. */
+  readonly found: Grade | null;
   /** Burn errors so far. */
   readonly burns: number;
+  /** What else went wrong, as it was told. */
+  readonly troubles: readonly { readonly event: string; readonly at: Ms; readonly trouble: Trouble }[];
   readonly weights: Readonly<Partial<Record<(typeof WEIGHED)[number], number>>>;
   readonly notes: readonly { readonly event: string; readonly at: Ms; readonly text: string }[];
   /** What undo would take back. */
@@ -100,6 +104,8 @@ const SEEN: ReadonlySet<CookEventKind> = new Set([
   'served',
 ]);
 
+/** A pin that sticks is given so much longer, minutes. Common practice. */
+const WAIT_FOR_THE_PIN = 10;
 /** Quiet for so long after "not yet". */
 const NOT_YET_MS = 60_000;
 const MINUTE = 60_000;
@@ -128,7 +134,7 @@ export const isCheck = ({ done }: Pick<GuideStep, 'done'>): boolean => done === 
 
 /** Makes steps that come in again, told apart by what brought them in. */
 const copies =
-  (broughtInBy: 'again' | 'burn', time: number) =>
+  (broughtInBy: BroughtInBy, time: number) =>
   (step: GuideStep, minutes = step.minutes): GuideStep => ({
     ...step,
     id: `${broughtInBy}-${time}-${step.id}`,
@@ -167,10 +173,12 @@ class Fold {
   readonly ignored: Ignored[] = [];
   readonly weights: Partial<Record<(typeof WEIGHED)[number], number>> = {};
   readonly notes: { event: string; at: Ms; text: string }[] = [];
+  readonly troubles: { event: string; at: Ms; trouble: Trouble }[] = [];
   position = 0;
   startedAt: Ms | null = null;
   finishedAt: Ms | null = null;
   grade: Grade | null = null;
+  found: Grade | null = null;
   burns = 0;
   again = 0;
   last: CookEvent | null = null;
@@ -219,6 +227,8 @@ class Fold {
     if (!step) return;
     step.doneAt = Math.max(at, step.startedAt ?? at);
     step.passedOver = passedOver;
+    // The next check is asked anew.
+    this.found = null;
     this.position += 1;
     const next = this.steps[this.position];
     if (!next) return;
@@ -272,7 +282,10 @@ class Fold {
         this.finishedAt = at;
         return null;
       case 'burn':
-        return this.burn(at);
+        this.burns += 1;
+        return this.cleared('burn', this.burns, at);
+      case 'wentWrong':
+        return this.wentWrong(event, at);
       case 'minutesAdded':
         return this.addMinutes(event, at);
       case 'checked':
@@ -360,6 +373,7 @@ class Fold {
     if (payload.grade === undefined) return 'says no grade';
     if (!this.now || !isCheck(this.now.step)) return 'the lid is not off for a check';
     this.grade = payload.grade;
+    this.found = payload.grade;
     if (GRADES.indexOf(payload.grade) >= GRADES.indexOf(this.guide.wanted)) this.complete(at);
     return null;
   }
@@ -395,18 +409,66 @@ class Fold {
     return null;
   }
 
+  /** Something else went wrong: what it changes of the steps to come; everything is kept as it was told. */
+  private wentWrong({ id, payload: { trouble } }: CookEvent, at: Ms): string | null {
+    if (trouble === undefined) return 'does not say what went wrong';
+    this.troubles.push({ event: id, at, trouble });
+    const time = this.troubles.length;
+    switch (trouble) {
+      case 'boils-dry':
+        return this.cleared(trouble, time, at);
+      case 'power-cut':
+        return this.interrupted(trouble, time, this.guide.again.powerBack, at);
+      case 'pin-will-not-rise': {
+        const comesUp = this.now !== undefined && moveOf(this.now.step.moves, 'come-up') !== undefined;
+        return comesUp ? this.interrupted(trouble, time, this.guide.again.seeTo, at) : null;
+      }
+      case 'pin-will-not-fall':
+        return this.waitsLonger(at);
+      default:
+        return null;
+    }
+  }
+
+  /** The pot loses its heat, or is opened, on its way up or under pressure: mended, it comes up again for the rest. */
+  private interrupted(by: BroughtInBy, time: number, mended: GuideStep | undefined, at: Ms): string | null {
+    const { now } = this;
+    if (!now || !mended) return null;
+    const own = copies(by, time);
+    if (moveOf(now.step.moves, 'come-up')) {
+      this.insert(this.position + 1, [own(mended), own(now.step, now.step.minutes)]);
+      // It never came up: what was to be seen was not.
+      this.complete(at, true);
+    } else if (moveOf(now.step.moves, 'hold')) {
+      const ran = minutesOf(at - (now.startedAt ?? at));
+      const left = Math.max(0, Math.round(now.minutes - ran));
+      const { pin, pressure } = this.guide.again;
+      this.insert(this.position + 1, [own(mended), own(pin, this.guide.heatingMinutes), own(pressure, left)]);
+      this.complete(at);
+    }
+    return null;
+  }
+
+  /** A pin that stays up is waited for. */
+  private waitsLonger(at: Ms): string | null {
+    const { now } = this;
+    if (!now || !(moveOf(now.step.moves, 'leave') ?? moveOf(now.step.moves, 'pin-falls'))) return null;
+    now.minutes = minutesOf(at - (this.runsSince(now) ?? at)) + WAIT_FOR_THE_PIN;
+    this.quiet.delete(now.step.id);
+    return null;
+  }
+
   /** A burnt base under the lid: cleared, locked and brought up again for what was left of the minutes. */
-  private burn(at: Ms): string | null {
+  private cleared(by: BroughtInBy, time: number, at: Ms): string | null {
     const { now } = this;
     if (!now) return 'the cook has not begun';
-    this.burns += 1;
     const closed = moveOf(now.step.moves, 'come-up') !== undefined || moveOf(now.step.moves, 'hold') !== undefined;
     const pressure = this.steps.findIndex(({ step }, i) => i >= this.position && step.done === 'heaterOff');
     if (!closed || pressure < 0) return null;
     const run = this.steps[pressure] as Working;
     const ran = run.startedAt === null ? 0 : (at - run.startedAt) / MINUTE;
     const left = Math.max(0, Math.round(run.minutes - ran));
-    const own = copies('burn', this.burns);
+    const own = copies(by, time);
     const { clear, lock, pin, pressure: hold } = this.guide.again;
     this.insert(pressure + 1, [own(clear), own(lock), own(pin, this.guide.heatingMinutes), own(hold, left)]);
     while (this.position <= pressure) this.complete(at, this.position > 0 && this.steps[this.position] !== now);
@@ -557,7 +619,9 @@ export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms)
     dinner: { at, plannedAt, driftMinutes: minutesOf(at - plannedAt) },
     took: tookOf(fold.steps),
     grade: fold.grade,
+    found: fold.found,
     burns: fold.burns,
+    troubles: fold.troubles,
     weights: fold.weights,
     notes: fold.notes,
     last: fold.last,

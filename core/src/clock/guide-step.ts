@@ -25,6 +25,10 @@ export const SECTIONS = [
 ] as const;
 export type SectionId = (typeof SECTIONS)[number];
 
+/** What may bring steps in while a cook is under way. */
+export const BROUGHT_IN_BY = ['again', 'burn', 'boils-dry', 'power-cut', 'pin-will-not-rise'] as const;
+export type BroughtInBy = (typeof BROUGHT_IN_BY)[number];
+
 /** One instruction at the pot. */
 export interface GuideStep {
   readonly id: string;
@@ -36,7 +40,7 @@ export interface GuideStep {
   /** The lid it is done under or at, counted from one; null where it is none's. */
   readonly run: number | null;
   /** What brought it in while the cook was under way; null for what was planned. */
-  readonly broughtInBy: 'again' | 'burn' | null;
+  readonly broughtInBy: BroughtInBy | null;
   /** One instruction, in large type. */
   readonly title: string;
   /** How, or why; empty where the title says it. */
@@ -91,6 +95,10 @@ export interface AgainSteps {
   readonly pinDown: GuideStep;
   readonly open: GuideStep;
   readonly check: GuideStep;
+  /** The heat is gone, and back. A guide of before has none. */
+  readonly powerBack?: GuideStep;
+  /** Everything about a lid that does not seal is looked at. A guide of before has none. */
+  readonly seeTo?: GuideStep;
 }
 
 /** All there is to do in one cook, in order. */

@@ -148,3 +148,87 @@ describe('property: what happened replaces what was planned, whatever the plan (
     );
   });
 });
+
+describe('what goes wrong by hand changes the minutes', () => {
+  const wrong = (told: Told, trouble: CookEvent['payload']['trouble']): void => told.tell('wentWrong', { trouble });
+  const left = (told: Told): readonly string[] =>
+    told.state.steps.slice(told.state.position).map(({ step }) => step.id);
+
+  test('a power cut stops the count, and what was left goes on when it is back', () => {
+    const told = cookOf(chuck).until((id) => id === 'pressure');
+    told.minute += 8;
+    wrong(told, 'power-cut');
+    expect(left(told).slice(0, 3)).toEqual(['power-cut-1-power-back', 'power-cut-1-pin', 'power-cut-1-pressure']);
+    // However long it is gone, the minutes that are left stay as they are.
+    told.minute += 25;
+    const dark = told.state.dinner.at;
+    told.tell('stepDone', { step: 'power-cut-1-power-back' });
+    expect(told.state.steps.find(({ step }) => step.id === 'power-cut-1-pressure')?.minutes).toBe(12);
+    told.until((id) => id === 'open');
+    expect(underPressure(told.state, BEGIN + told.minute * MIN)).toBeCloseTo(20, 3);
+    expect(told.state.dinner.at).toBeGreaterThan(dark - 1);
+    expect(told.state.troubles.map(({ trouble }) => trouble)).toEqual(['power-cut']);
+  });
+
+  test('shut and without heat the pot cools, and the meat goes on melting a little', () => {
+    const told = cookOf(chuck).until((id) => id === 'pressure');
+    told.minute += 8;
+    const at = (): ReturnType<typeof asCooked> => {
+      const so = soFar(told.state, BEGIN + told.minute * MIN);
+      if (so === null) throw new Error('the lid is on');
+      return asCooked(chuck.plan, so);
+    };
+    const before = at();
+    wrong(told, 'power-cut');
+    told.minute += 25;
+    const after = at();
+    expect(after.liquidC).toBeLessThan(before.liquidC);
+    expect(after.melted).toBeGreaterThan(before.melted);
+  });
+
+  test('a pin that does not rise is seen to, and comes up anew with the whole of its minutes', () => {
+    const told = cookOf(chuck).until((id) => id === 'pin');
+    told.minute += 30;
+    wrong(told, 'pin-will-not-rise');
+    expect(left(told).slice(0, 2)).toEqual(['pin-will-not-rise-1-see-to', 'pin-will-not-rise-1-pin']);
+    told.until((id) => id === 'pressure');
+    expect(told.state.now?.minutes).toBe(20);
+    // What it did the first time says nothing of the heater.
+    expect(soFar(told.state, BEGIN + told.minute * MIN)?.pin).toBeNull();
+  });
+
+  test('a pin that does not fall is waited for, ten minutes from now', () => {
+    const told = cookOf(chuck).until((id) => id === 'natural' || id === 'pin-down');
+    const step = told.state.now;
+    told.minute += (step?.minutes ?? 0) + 3;
+    wrong(told, 'pin-will-not-fall');
+    const timer = told.state.timers.find(({ id }) => id === step?.step.id);
+    expect(timer && (timer.endsAt - BEGIN) / MIN - told.minute).toBeCloseTo(10, 3);
+  });
+
+  test('boiled dry is cleared like a burn, and is none', () => {
+    const told = cookOf(chuck).until((id) => id === 'pressure');
+    told.minute += 5;
+    wrong(told, 'boils-dry');
+    expect(left(told)[0]).toBe('boils-dry-1-clear');
+    expect(told.state.burns).toBe(0);
+  });
+
+  test('what has no steps of its own is kept as it was told, and changes none', () => {
+    const told = cookOf(chuck).until((id) => id === 'pressure');
+    const before = left(told);
+    wrong(told, 'too-salty');
+    expect(left(told)).toEqual(before);
+    expect(told.state.troubles).toHaveLength(1);
+    expect(told.state.ignored).toEqual([]);
+  });
+
+  test('a guide of before, which has no such steps, keeps what was told and goes on', () => {
+    const guide = cookOf(chuck).guide;
+    const { powerBack: _, seeTo: __, ...again } = guide.again;
+    const told = new Told({ ...guide, again }).until((id) => id === 'pressure');
+    wrong(told, 'power-cut');
+    expect(told.state.now?.step.id).toBe('pressure');
+    expect(told.state.troubles).toHaveLength(1);
+  });
+});

@@ -75,6 +75,10 @@ export type Move =
   | { readonly kind: 'open'; readonly run: number }
   | { readonly kind: 'try'; readonly portions: readonly PortionId[]; readonly run: number }
   | { readonly kind: 'clear' }
+  /** The heat is gone; the lid stays shut until it is back and begun again. */
+  | { readonly kind: 'without-power' }
+  /** Opened where no pressure comes: gasket, rim, valve and liquid put right, locked, and begun again. */
+  | { readonly kind: 'see-to' }
   // Open, over the heat.
   | { readonly kind: 'boil'; readonly stage: StageId }
   /** Going on, where something goes in and the heat stays on. */

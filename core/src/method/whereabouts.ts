@@ -85,6 +85,8 @@ function goesTo(move: Move): Whereabouts | null {
     case 'open':
     case 'try':
     case 'clear':
+    case 'without-power':
+    case 'see-to':
     case 'boil':
     case 'simmer':
     case 'skim':

@@ -76,7 +76,11 @@ function begin(kitchen: SimulatedKitchen, move: Move): void {
       if (move.heat === 'hard') half(kitchen);
       else gentle(kitchen);
       return;
+    case 'without-power':
+      off(kitchen);
+      return;
     case 'clear':
+    case 'see-to':
       off(kitchen);
       kitchen.command({ do: 'valve', to: 'open' });
       return;
@@ -145,6 +149,12 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
       if (refused !== null) return refused;
       kitchen.clear(CLEARING_ML);
       return NOTHING;
+    }
+    case 'without-power':
+      return start(kitchen, done.minutes);
+    case 'see-to': {
+      const refused = lidOff(kitchen) ?? lidOn(kitchen);
+      return refused ?? start(kitchen, done.minutes);
     }
     case 'simmer':
       return move.goesOn === true ? NOTHING : off(kitchen);

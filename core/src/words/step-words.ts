@@ -245,6 +245,26 @@ function draftOf(place: Place, move: Move): Draft {
         done: 'stepDone',
         caution: told.caution('lid-steam'),
       };
+    case 'without-power':
+      return {
+        section: 'coming-up',
+        title: 'The power is gone: leave the lid shut',
+        detail:
+          'Shut, it stays hot for a good while and goes on cooking a little. Partly cooked meat is never put aside.',
+        button: 'Power is back, begun again',
+        done: 'stepDone',
+        caution: told.caution('stopped-cook'),
+      };
+    case 'see-to':
+      return {
+        section: 'load',
+        title:
+          'Heat off. When it is quiet, lid off: gasket, rim, valve and liquid put right; lid on, valve closed, begin again',
+        detail: 'A gasket that does not sit and an open valve are the commonest; under the minimum, pour more.',
+        button: 'Put right, begun again',
+        done: 'stepDone',
+        caution: told.caution('lid-steam'),
+      };
     case 'boil':
       return {
         section: 'simmer',

@@ -180,7 +180,7 @@ export function keepCsv({ staging, database }: KeepCsv): number {
           plan: storedPlan(JSON.parse(row.plan)),
           observation: JSON.parse(row.observation) as Observation,
         };
-        for (const { evidence, ...part } of partsOf({ ...lesson, result: row.result })) {
+        for (const { evidence, ...part } of partsOf(lesson)) {
           const taught = known.get(part.id) ?? untaught(part);
           known.set(part.id, taught);
           teach(taught, evidence, row.result, 1);

@@ -37,9 +37,9 @@ function lateBy(minutes: number): number | null {
  * @param cook as kept
  * @param f its plan's forecast; null where the plan cannot be reckoned any more
  * @param state its end
- * @param grade what the fork found first
+ * @param first what the fork found first: what is learnt from; the line says what it found last
  */
-export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, grade: LogEntry['grade']): LogEntry {
+export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, first: LogEntry['grade']): LogEntry {
   const { plan } = cook;
   const took = (section: SectionId): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
   const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
@@ -59,7 +59,8 @@ export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, 
     form: plan.meat.form,
     cooker: plan.cooker.name,
     wanted: plan.target,
-    grade,
+    grade: state.grade,
+    ...(first === state.grade ? {} : { firstGrade: first }),
     boughtG: state.weights.bought ?? plan.meat.grams,
     trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
     cookedG: state.weights.cooked ?? null,

@@ -6,7 +6,7 @@ import { LearntEntity } from '../database/entities';
 import { readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
-import { partsOf, teach, untaught, type Lesson } from './lesson';
+import { partsOf, resultLearnt, teach, untaught, type Lesson } from './lesson';
 
 function view({ id, kind, of, weights, cooks, off, short, past }: LearntEntity): LearntView {
   return { key: id, kind, of, off, short, past, ...summary({ kind, weights, cooks }) };
@@ -57,7 +57,7 @@ export class LearningService {
   async learn(em: EntityManager, lesson: Lesson, sign: 1 | -1): Promise<void> {
     for (const { evidence, ...part } of partsOf(lesson)) {
       const row = (await em.findOne(LearntEntity, { id: part.id })) ?? em.create(LearntEntity, untaught(part));
-      teach(row, evidence, lesson.result, sign);
+      teach(row, evidence, resultLearnt(lesson), sign);
     }
     this.known = null;
   }

@@ -1,4 +1,4 @@
-import type { LogEntry, Result } from '@hervir/contract';
+import { resultOf, type LogEntry, type Result } from '@hervir/contract';
 import {
   cutById,
   newPlan,
@@ -17,7 +17,12 @@ export interface Lesson {
   readonly plan: Pick<Plan, 'cooker' | 'meat'>;
   readonly observation: Observation;
   readonly result: Result;
+  readonly entry: Pick<LogEntry, 'firstGrade' | 'wanted'>;
 }
+
+/** How a cook came out before its lid went back on: what its minutes made of the meat. */
+export const resultLearnt = ({ result, entry: { firstGrade, wanted } }: Lesson): Result =>
+  firstGrade === undefined ? result : resultOf(firstGrade, wanted);
 
 /** Something learnt, as it is kept. */
 export interface Taught {
@@ -37,7 +42,7 @@ const keyOf = (kind: FactorKind, of: string): string => (of === '' ? kind : `${k
 export function partsOf({
   plan,
   observation,
-}: Lesson): { id: string; kind: FactorKind; of: string; evidence: Evidence }[] {
+}: Pick<Lesson, 'plan' | 'observation'>): { id: string; kind: FactorKind; of: string; evidence: Evidence }[] {
   return (Object.entries(observation) as [FactorKind, Evidence][]).map(([kind, evidence]) => {
     const of = subjectOf(kind, plan);
     return { id: keyOf(kind, of), kind, of, evidence };

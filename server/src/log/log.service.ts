@@ -262,7 +262,13 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       const row = await em.findOne(LogEntryEntity, { id });
       if (!row) throw notFound('log entry', id);
       const known = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
-      const entry = { ...row.entry, ...known };
+      const { firstGrade: first, ...said } = row.entry;
+      // Said anew, it is what is meant of the whole cook.
+      const entry: LogEntry = {
+        ...said,
+        ...(change.grade === undefined && first !== undefined ? { firstGrade: first } : {}),
+        ...known,
+      };
       await this.learning.learn(em, row, -1);
       const observation =
         entry.grade === row.entry.grade ? row.observation : await this.observedAgain(em, row, entry.grade);

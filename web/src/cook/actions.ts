@@ -1,4 +1,4 @@
-import type { CookEventKind, CookEventPayload, StepState } from '@hervir/core';
+import { RESCUE_TITLES, type CookEventKind, type CookEventPayload, type StepState } from '@hervir/core';
 import { press } from '../state/cooks-store';
 import { armBell } from './bell';
 import { nowMs } from './kitchen-clock';
@@ -56,6 +56,8 @@ export function lastWords({ state }: LiveCook): string | null {
       return 'not yet';
     case 'burn':
       return 'burn';
+    case 'wentWrong':
+      return RESCUE_TITLES[last.payload.trouble ?? 'burn'].title.replace(/^The /, 'the ');
     case 'checked':
       return `the check: ${last.payload.grade ?? ''}`;
     case 'note':

@@ -29,7 +29,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
   const step = state.now?.step;
   if (!step) return null;
   const so = soFar(state, now);
-  const short = state.grade !== null;
+  const short = state.found !== null;
   const { wanted } = cook.record.guide;
   const tell = (grade: Grade): void => actions.tell('checked', { step: step.id, grade });
   const backOn = (): void => {
@@ -63,7 +63,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
           {keysShown && <kbd>Space</kbd>}
         </button>
       )}
-      {fork === null && <Grades found={state.grade} onFound={tell} />}
+      {fork === null && <Grades found={state.found} onFound={tell} />}
     </div>
   );
 }

@@ -5,7 +5,7 @@ import type { LiveCook } from './use-cook';
 
 /** How much longer, for what the fork found; null while it is not known, or nothing more is wanted. */
 export function useMore(cook: LiveCook | null): More | null {
-  const grade = cook?.state.grade ?? null;
+  const grade = cook?.state.found ?? null;
   const short = cook !== null && grade !== null && GRADES.indexOf(grade) < GRADES.indexOf(cook.record.guide.wanted);
   const asks = short && cook.state.now !== null && isCheck(cook.state.now.step);
   // The pot as the lid came off: what it does while a piece is tried changes nothing that a cook could tell.

@@ -23,6 +23,7 @@ import { useUnits } from '../shared/use-units';
 import { clockAt, GRADE_WORDS } from '../shared/words';
 import './log.css';
 import { asPicture } from './picture';
+import { happenedIn } from './happened';
 import { PlannedActual } from './planned-actual';
 import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
 
@@ -258,13 +259,11 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
             <p className="dim">{item.source === 'by-hand' ? 'Added by hand.' : 'Read from a file.'}</p>
           ) : (
             <ol className="log-events" tabIndex={0} aria-label="Event by event">
-              {state.steps
-                .filter(({ doneAt, passedOver }) => doneAt !== null && !passedOver)
-                .map(({ step, doneAt }) => (
-                  <li key={step.id}>
-                    <span className="figure dim">{clockAt(doneAt ?? 0, plan.serveAt)}</span> {step.button}
-                  </li>
-                ))}
+              {happenedIn(state, cook?.events ?? []).map(({ at, key, text }) => (
+                <li key={key}>
+                  <span className="figure dim">{clockAt(at, plan.serveAt)}</span> {text}
+                </li>
+              ))}
             </ol>
           )}
         </section>

@@ -2,7 +2,7 @@ import type { BraiseRecord } from '@hervir/contract';
 import { printerFor, RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { request } from '../api/client';
 import { keys, useBraises } from '../api/queries';
@@ -13,6 +13,7 @@ import { clockAt } from '../shared/words';
 import { usePreferences } from '../state/preferences';
 import { useForecast } from '../workers/use-forecast';
 import { useCookAtHand, type CookAtHand } from './use-cook-at-hand';
+import { WhatHappened } from './what-happened';
 
 /** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
 export function Rescue(): ReactNode {
@@ -33,6 +34,8 @@ interface AtHand {
 function Room({ at }: AtHand): ReactNode {
   const { topic } = useParams();
   const known = RESCUE_TOPICS.find((one) => one === topic);
+  // A page that is opened from below another begins at its top.
+  useEffect(() => window.scrollTo(0, 0), [topic]);
   return (
     <div className="room rescue">
       {at !== null && <BackToThePot cook={at.cook} />}
@@ -115,6 +118,13 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
     printerFor(system),
     at?.figures ?? null,
   );
+  const list = (
+    <ol className="rescue-steps">
+      {steps.map((step) => (
+        <li key={step}>{step}</li>
+      ))}
+    </ol>
+  );
   return (
     <>
       <p className="dim">{sign}.</p>
@@ -122,11 +132,13 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
         <span aria-hidden>▲ </span>
         {caution}
       </p>
-      <ol className="rescue-steps">
-        {steps.map((step) => (
-          <li key={step}>{step}</li>
-        ))}
-      </ol>
+      {at === null ? (
+        list
+      ) : (
+        <WhatHappened key={topic} topic={topic} at={at}>
+          {list}
+        </WhatHappened>
+      )}
       <h2>Why</h2>
       <ul className="reasons">
         {why.map((reason) => (

@@ -138,11 +138,13 @@ export class PotSoFar {
         this.mode = 'full';
         return;
       case 'leave':
+      case 'without-power':
         this.mode = 'off';
         return;
       case 'vent':
       case 'pin-falls':
       case 'clear':
+      case 'see-to':
         this.mode = 'venting';
         return;
       case 'boil':
@@ -170,6 +172,7 @@ export class PotSoFar {
         this.mode = 'off';
         return;
       case 'open':
+      case 'see-to':
         this.openUp();
         return;
       case 'clear':

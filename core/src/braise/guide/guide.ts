@@ -9,6 +9,10 @@ import type { Told } from '../../words/told';
 
 /** Minutes for a burnt base: let down, lift out, scrape, back in. Common practice. */
 const CLEARING_MINUTES = 8;
+/** As long as most power cuts that a dinner survives. From memory. */
+const POWER_CUT_MINUTES = 10;
+/** Heat off, lid off, gasket and valve looked at, lid on. Common practice. */
+const SEE_TO_MINUTES = 5;
 const LOCK_MINUTES = 0.5;
 /** A wait that is shorter is none, minutes. */
 const NO_WAIT = 0.05;
@@ -78,6 +82,8 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
     vent: comesIn(told, step('vent', [{ kind: 'vent', run }], 0.25)),
     pinDown: comesIn(told, step('pin-down', [{ kind: 'pin-falls', run }], 1.75)),
     open: comesIn(told, step('open', [{ kind: 'open', run }], 0.5)),
+    powerBack: comesIn(told, step('power-back', [{ kind: 'without-power' }], POWER_CUT_MINUTES)),
+    seeTo: comesIn(told, step('see-to', [{ kind: 'see-to' }], SEE_TO_MINUTES)),
     check: comesIn(told, step('check', [{ kind: 'try', portions: all, run }], 1.5)),
   };
 }

@@ -1,3 +1,4 @@
+import { TROUBLES, type Trouble } from '../../clock/cook-events';
 import type { Printer } from '../../units/quantity';
 import type { Forecast } from '../forecast/forecast-document';
 import { meatDry, stillTooTough, tooMuch, tooSalty, tooThin, vegetablesRaw } from './rescue-food';
@@ -5,22 +6,8 @@ import { boilsDry, burn, grey, lidStuck, pinWillNotFall, pinWillNotRise, powerCu
 import type { AtThePot, RescueFrom, RescueText } from './rescue-from';
 
 /** What can go wrong that has its own page of steps. */
-export const RESCUE_TOPICS = [
-  'burn',
-  'pin-will-not-rise',
-  'pin-will-not-fall',
-  'boils-dry',
-  'crowded-and-grey',
-  'still-tough',
-  'too-thin',
-  'too-much',
-  'too-salty',
-  'vegetables-raw',
-  'meat-dry',
-  'power-cut',
-  'lid-stuck',
-] as const;
-export type RescueTopic = (typeof RESCUE_TOPICS)[number];
+export const RESCUE_TOPICS = TROUBLES;
+export type RescueTopic = Trouble;
 
 /** What to do, first to last; reasons after. */
 export interface Rescue extends RescueText {

@@ -1,0 +1,59 @@
+import { RESCUE_TITLES, type CookEvent, type CookState } from '@hervir/core';
+import { GRADE_WORDS } from '../shared/words';
+
+/** One thing that was told of a cook. */
+export interface Happened {
+  readonly key: string;
+  readonly at: number;
+  readonly text: string;
+}
+
+/** What an event said, in the words of what was pressed; null for what says nothing of the pot. */
+function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null {
+  const step = state.steps.find((one) => one.step.id === payload.step)?.step;
+  switch (kind) {
+    case 'burn':
+      return 'It burnt: the heat went off';
+    case 'wentWrong':
+      return RESCUE_TITLES[payload.trouble ?? 'burn'].title;
+    case 'checked':
+      return payload.grade === undefined ? null : `Tried: ${GRADE_WORDS[payload.grade]}`;
+    case 'minutesAdded':
+      return payload.again
+        ? `Lid back on for ${payload.minutes ?? 0} min`
+        : `${payload.minutes ?? 0} min ${(payload.minutes ?? 0) < 0 ? 'fewer' : 'more'}`;
+    case 'note':
+      return payload.text ?? null;
+    case 'weighed':
+    case 'notYet':
+    case 'undone':
+    case 'finished':
+    case 'stepStarted':
+      return null;
+    case 'started':
+      return 'Begun';
+    default:
+      return step === undefined ? null : step.otherwise?.done === kind ? step.otherwise.button : step.button;
+  }
+}
+
+/**
+ * What happened in a cook, as it was pressed: the steps that were told done, what went wrong, every check, minutes added.
+ * What was taken back is not there.
+ */
+export function happenedIn(state: CookState, events: readonly CookEvent[]): Happened[] {
+  const ignored = new Set(state.ignored.map(({ event }) => event));
+  const undone = new Set(events.flatMap(({ kind, payload }) => (kind === 'undone' ? [payload.event ?? ''] : [])));
+  const told = events
+    .filter(({ id }) => !ignored.has(id) && !undone.has(id))
+    .flatMap((event): Happened[] => {
+      const text = wordsOf(event, state);
+      return text === null ? [] : [{ key: event.id, at: Date.parse(event.at), text }];
+    });
+  const named = new Set(events.map(({ payload }) => payload.step));
+  // What ended a step without naming it: the cooker, or a time that was up.
+  const byItself = state.steps.flatMap(({ step, doneAt, passedOver }): Happened[] =>
+    doneAt === null || passedOver || named.has(step.id) ? [] : [{ key: step.id, at: doneAt, text: step.button }],
+  );
+  return [...told, ...byItself].sort((a, b) => a.at - b.at);
+}

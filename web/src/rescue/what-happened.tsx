@@ -1,0 +1,129 @@
+import '../cook/cook.css';
+import { moveOf, RESCUE_TITLES, type RescueTopic } from '@hervir/core';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { actionsOf, type CookActions } from '../cook/actions';
+import { driftWords } from '../cook/drift-words';
+import type { LiveCook } from '../cook/use-cook';
+import { clockAt } from '../shared/words';
+import type { CookAtHand } from './use-cook-at-hand';
+
+/** What a cook says has happened, on the button that stops or changes the minutes. */
+const SAYS: Readonly<Partial<Record<RescueTopic, string>>> = {
+  burn: 'It has burnt: the heat is off',
+  'boils-dry': 'It has boiled dry: the heat is off',
+  'power-cut': 'The power is gone',
+  'pin-will-not-rise': 'No pin: the heat is off',
+  'pin-will-not-fall': 'The pin stays up: wait 10 min more',
+};
+
+const tellOf = (topic: RescueTopic, actions: CookActions): void =>
+  topic === 'burn' ? actions.tell('burn') : actions.tell('wentWrong', { trouble: topic });
+
+/** Whether what is done now came in because of this: the clock of what was planned stands still. */
+export function isBeingMended({ state }: LiveCook, topic: RescueTopic): boolean {
+  const step = state.now?.step;
+  if (step?.broughtInBy !== topic) return false;
+  return ['clear', 'without-power', 'see-to'].some((kind) => step.moves.some((move) => move.kind === kind));
+}
+
+/** What is still to do, and when dinner is now. */
+function WhatIsLeft({ at: { cook, figures } }: { readonly at: CookAtHand }): ReactNode {
+  const { state, record } = cook;
+  const toGo = Math.round(figures.toGo);
+  return (
+    <p className="rescue-left" role="status">
+      {toGo > 0 && `${toGo} min under pressure are still to do. `}
+      Dinner {clockAt(state.dinner.at, record.guide.eatAt)}, {driftWords(state.dinner)}.
+    </p>
+  );
+}
+
+interface Props {
+  readonly topic: RescueTopic;
+  readonly at: CookAtHand;
+  /** The steps of this page, between what is said first and what is said last. */
+  readonly children: ReactNode;
+}
+
+/**
+ * A rescue of a running cook: first what happened is said, which stops or changes its minutes; then the steps; last what
+ * brings the cook back to the pot.
+ */
+export function WhatHappened({ topic, at, children }: Props): ReactNode {
+  const { cook } = at;
+  const navigate = useNavigate();
+  const [told, setTold] = useState(false);
+  const actions = actionsOf(cook);
+  const says = SAYS[topic];
+  const mending = isBeingMended(cook, topic);
+  const step = cook.state.now?.step;
+  const back = (): void => void navigate(`/cook/${cook.record.id}`);
+  const waits = topic === 'pin-will-not-fall' && told && step !== undefined && fallsNow(cook);
+  return (
+    <>
+      {says !== undefined && !mending && !told && (
+        <button
+          type="button"
+          className="big-button"
+          onClick={() => {
+            tellOf(topic, actions);
+            setTold(true);
+          }}
+        >
+          {says}
+        </button>
+      )}
+      {mending && <p className="rescue-stands">The minutes stand still. Take your time with these:</p>}
+      {children}
+      {(mending || told) && <WhatIsLeft at={at} />}
+      {mending && step ? (
+        <button
+          type="button"
+          className="big-button"
+          onClick={() => {
+            actions.done(step);
+            back();
+          }}
+        >
+          {step.button}
+        </button>
+      ) : waits ? (
+        <button
+          type="button"
+          className="big-button"
+          onClick={() => {
+            actions.tell('pinDown');
+            back();
+          }}
+        >
+          The pin has fallen
+        </button>
+      ) : says === undefined ? (
+        <button
+          type="button"
+          className="big-button"
+          aria-label={`Mended: ${RESCUE_TITLES[topic].title}. Back to the pot`}
+          onClick={() => {
+            tellOf(topic, actions);
+            back();
+          }}
+        >
+          Mended: back to the pot
+        </button>
+      ) : (
+        told && (
+          <button type="button" className="big-button" onClick={back}>
+            Back to the pot
+          </button>
+        )
+      )}
+    </>
+  );
+}
+
+/** Whether the pin is what is waited for. */
+function fallsNow({ state }: LiveCook): boolean {
+  const moves = state.now?.step.moves ?? [];
+  return (moveOf(moves, 'leave') ?? moveOf(moves, 'pin-falls')) !== undefined;
+}
