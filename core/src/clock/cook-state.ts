@@ -19,6 +19,8 @@ export interface StepState {
   readonly dueAt: Ms | null;
   /** Never confirmed: something later happened, so it must have been done. */
   readonly passedOver: boolean;
+  /** Ended by what went wrong: what it was to come to did not happen. */
+  readonly cutShort: boolean;
   /** Its minutes as they stand now, with what was added. */
   readonly minutes: number;
 }
@@ -115,6 +117,7 @@ interface Working {
   startedAt: Ms | null;
   doneAt: Ms | null;
   passedOver: boolean;
+  cutShort: boolean;
   minutes: number;
   /** Done before its turn. */
   earlyAt: Ms | null;
@@ -125,6 +128,7 @@ const fresh = (step: GuideStep): Working => ({
   startedAt: null,
   doneAt: null,
   passedOver: false,
+  cutShort: false,
   minutes: step.minutes,
   earlyAt: null,
 });
@@ -219,6 +223,13 @@ class Fold {
       if (deadline === null || deadline > to) return;
       this.complete(deadline);
     }
+  }
+
+  /** Ends the step whose turn it is by what went wrong in it. */
+  cutShort(at: Ms): void {
+    const { now } = this;
+    if (now) now.cutShort = true;
+    this.complete(at);
   }
 
   /** Ends the step whose turn it is, and gives the next its turn. */
@@ -437,14 +448,13 @@ class Fold {
     const own = copies(by, time);
     if (moveOf(now.step.moves, 'come-up')) {
       this.insert(this.position + 1, [own(mended), own(now.step, now.step.minutes)]);
-      // It never came up: what was to be seen was not.
-      this.complete(at, true);
+      this.cutShort(at);
     } else if (moveOf(now.step.moves, 'hold')) {
       const ran = minutesOf(at - (now.startedAt ?? at));
       const left = Math.max(0, Math.round(now.minutes - ran));
       const { pin, pressure } = this.guide.again;
       this.insert(this.position + 1, [own(mended), own(pin, this.guide.heatingMinutes), own(pressure, left)]);
-      this.complete(at);
+      this.cutShort(at);
     }
     return null;
   }
@@ -471,7 +481,10 @@ class Fold {
     const own = copies(by, time);
     const { clear, lock, pin, pressure: hold } = this.guide.again;
     this.insert(pressure + 1, [own(clear), own(lock), own(pin, this.guide.heatingMinutes), own(hold, left)]);
-    while (this.position <= pressure) this.complete(at, this.position > 0 && this.steps[this.position] !== now);
+    while (this.position <= pressure) {
+      if (this.now === now) this.cutShort(at);
+      else this.complete(at, true);
+    }
     return null;
   }
 }
@@ -568,7 +581,8 @@ function tookOf(steps: readonly Working[]): CookState['took'] {
   steps.forEach(({ step, startedAt, doneAt, passedOver }, i) => {
     if (startedAt === null || doneAt === null || passedOver) return;
     const sum = took.get(step.section) ?? { planned: 0, actual: 0 };
-    sum.planned += planned[i] ?? 0;
+    // What was brought in was not planned.
+    sum.planned += step.broughtInBy === null ? (planned[i] ?? 0) : 0;
     sum.actual += minutesOf(doneAt - startedAt);
     took.set(step.section, sum);
   });
@@ -603,9 +617,9 @@ export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms)
   const plannedAt = guide.eatAt === null ? begun + guide.totalMinutes * MINUTE : Date.parse(guide.eatAt);
   const running = fold.startedAt !== null && fold.finishedAt === null;
   const stepStates = fold.steps.map((working, i): StepState => {
-    const { step, startedAt, doneAt, passedOver, minutes } = working;
+    const { step, startedAt, doneAt, passedOver, cutShort, minutes } = working;
     const startsAt = ahead.starts[i] ?? main;
-    return { step, startedAt, startsAt, doneAt, dueAt: fold.deadline(working), passedOver, minutes };
+    return { step, startedAt, startsAt, doneAt, dueAt: fold.deadline(working), passedOver, cutShort, minutes };
   });
   return {
     status: fold.finishedAt !== null ? 'finished' : over ? 'served' : fold.startedAt === null ? 'waiting' : 'cooking',

@@ -28,7 +28,7 @@ export function pressureTimes(state: CookState, nowMs: number): PressureTimes | 
   const find = (is: (move: Move) => boolean): StepState | undefined =>
     first.find(({ step }) => step.moves.some((move) => is(move)));
   const at = (found: StepState | undefined): number | null =>
-    found === undefined || found.passedOver ? null : found.doneAt;
+    found === undefined || found.passedOver || found.cutShort ? null : found.doneAt;
   const lidOnAt = find(({ kind }) => kind === 'start')?.doneAt ?? null;
   if (lidOnAt === null) return null;
   const since = (time: number | null): number | null => (time === null ? null : (time - lidOnAt) / 60_000);

@@ -51,7 +51,8 @@ export function soFar(state: CookState, nowMs: number): SoFar | null {
       return [{ moves: step.moves, minutes: Math.max(0, ((over ? doneAt : end) - startedAt) / MINUTE), over }];
     });
   const up = state.steps.find((one) => has(one, (move) => move.kind === 'come-up' && move.until === 'pin'));
-  const planned = up !== undefined && !up.passedOver && up.step.run === 1 && up.step.broughtInBy === null;
+  const planned =
+    up !== undefined && !up.passedOver && !up.cutShort && up.step.run === 1 && up.step.broughtInBy === null;
   return {
     lidOnAt,
     pin: planned && up.doneAt !== null ? (up.doneAt - lidOnAt) / MINUTE : null,

@@ -49,7 +49,9 @@ export function observe(plan: Plan, state: CookState, grade: Grade | null): Obse
   const found: Partial<Record<FactorKind, Evidence | null>> = {
     sear: plan.sear.school === 'none' ? null : took('sear'),
     prep: board ? ratio(board.actual, board.planned / prepFactor) : null,
-    ...(times === null || state.burns > 0 ? {} : underTheLid(bare, times, grade)),
+    ...(times === null || state.burns > 0 || state.steps.some(({ cutShort }) => cutShort)
+      ? {}
+      : underTheLid(bare, times, grade)),
   };
   return Object.fromEntries(Object.entries(found).filter(([, evidence]) => evidence !== null));
 }

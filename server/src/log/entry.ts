@@ -47,7 +47,7 @@ export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, 
     const step = state.steps.find(
       (one) => one.step.run === 1 && one.step.broughtInBy === null && one.step.moves.some(isPin),
     );
-    if (!step || step.startedAt === null || step.doneAt === null || step.passedOver) return null;
+    if (!step || step.startedAt === null || step.doneAt === null || step.passedOver || step.cutShort) return null;
     return (step.doneAt - step.startedAt) / 60_000;
   };
   return {
