@@ -12,7 +12,9 @@ import { Button, Input } from 'antd';
 import { Fragment, useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
 import { Why } from '../shared/why';
-import { clockTime, counted, wallClockOn } from '../shared/words';
+import { clockTime, counted, wallClockOn, dayWord } from '../shared/words';
+import { lateStart } from '../shared/late-start';
+import { useNow } from '../shared/use-now';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;
@@ -38,6 +40,43 @@ interface Props {
   readonly onPropose: () => void;
 }
 
+/** When to begin; where that has passed, how late it is and what it makes of dinner. */
+function Begins({ clock, reasons }: Pick<Forecast, 'clock' | 'reasons'>): ReactNode {
+  const now = useNow();
+  const late = lateStart(clock, now);
+  if (late === null) {
+    return (
+      <>
+        Begin{' '}
+        <Why figure="startAt" reasons={reasons} tone="ember">
+          {clockTime(clock.startAt ?? '')}
+        </Why>{' '}
+        to eat at{' '}
+      </>
+    );
+  }
+  if (late.over) {
+    return (
+      <>
+        It takes{' '}
+        <Why figure="startAt" reasons={reasons} tone="ember">
+          {printDuration(clock.totalMinutes)}
+        </Why>
+        ; its dinner is over, {dayWord(clock.eatAt ?? '', now)} at{' '}
+      </>
+    );
+  }
+  return (
+    <>
+      Begin{' '}
+      <Why figure="startAt" reasons={reasons} tone="ember">
+        now
+      </Why>
+      , {printDuration(late.minutes)} late: dinner {clockTime(late.dinnerAt)}, not{' '}
+    </>
+  );
+}
+
 /** The whole plan in one line, each figure pressable for its why. */
 export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
   const { clock, sear, pot, tenderness, reasons, plan } = forecast;
@@ -58,11 +97,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
         </>
       ) : (
         <>
-          Begin{' '}
-          <Why figure="startAt" reasons={reasons} tone="ember">
-            {clockTime(clock.startAt)}
-          </Why>{' '}
-          to eat at{' '}
+          <Begins clock={clock} reasons={reasons} />
           <Why
             figure="eatAt"
             reasons={reasons}

@@ -1,12 +1,15 @@
-import { LIMITS, printDuration, SECTION_WORDS } from '@hervir/core';
+import { delaysOf, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { QuantityInput } from '../shared/quantity-input';
 import { clockAt } from '../shared/words';
 import type { CookActions } from './actions';
+import { delayWords } from './delay-words';
 import { driftWords } from './drift-words';
 import type { LiveCook } from './use-cook';
+
+const isSection = (cause: string): boolean => (SECTIONS as readonly string[]).includes(cause);
 
 /** It is on the table: how it went, what it weighed, a word for next time. */
 export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
@@ -33,6 +36,11 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
             {SECTION_WORDS[section]}: {printDuration(actual)}, planned {printDuration(planned)}.
           </li>
         ))}
+        {delaysOf(state, record.guide)
+          .filter(({ cause }) => cause === 'start' || !isSection(cause))
+          .map((delay) => (
+            <li key={delay.cause}>{delayWords(delay, state)}</li>
+          ))}
         {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
         {state.notes.map(({ event, text }) => (
           <li key={event} className="note">

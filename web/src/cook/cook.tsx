@@ -182,7 +182,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
           />
         )}
         <div className="pot-side">
-          <DinnerCard cook={cook} />
+          <DinnerCard cook={cook} actions={actions} />
           {!over && <NextCard cook={cook} />}
           <MeanwhileCard cook={cook} actions={actions} />
           <div className="now-others">

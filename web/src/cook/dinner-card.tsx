@@ -1,24 +1,17 @@
-import { SECTION_WORDS, type CatchUp, type CookState } from '@hervir/core';
+import { delaysOf, type CatchUp } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { clockAt } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
+import type { CookActions } from './actions';
+import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
 
-/** The part of the work that took longest beyond its plan: "Coming to pressure took 19 min, not 15." */
-function whyLate({ took }: CookState): string | null {
-  const [worst] = [...took].sort((a, b) => b.actual - b.planned - (a.actual - a.planned));
-  if (!worst || worst.actual - worst.planned < 1) return null;
-  // The plan has it heat beside the board: what is waited for came on late.
-  if (worst.section === 'heat') return `The pot was put on ${Math.round(worst.actual - worst.planned)} min late.`;
-  return `${SECTION_WORDS[worst.section]} took ${Math.round(worst.actual)} min, not ${Math.round(worst.planned)}.`;
-}
-
 /** When dinner will be, how far off plan, why, and what could win it back. */
-export function DinnerCard({ cook }: { readonly cook: LiveCook }): ReactNode {
+export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
   const { record, state, now } = cook;
   const { system } = useUnits();
   const late = state.dinner.driftMinutes >= ON_TIME && state.status === 'cooking';
@@ -32,7 +25,7 @@ export function DinnerCard({ cook }: { readonly cook: LiveCook }): ReactNode {
     placeholderData: (before) => before,
   }).data;
   const best = late && ways?.ok === true ? ways.value.slice(0, 1) : [];
-  const why = late ? whyLate(state) : null;
+  const [worst] = late ? delaysOf(state, record.guide) : [];
   return (
     <section className="vessel side-card" aria-label="Dinner">
       <h2>
@@ -48,11 +41,16 @@ export function DinnerCard({ cook }: { readonly cook: LiveCook }): ReactNode {
           {driftWords(state.dinner)}
         </span>
       </p>
-      {why !== null && <p className="dim">{why}</p>}
-      {best.map(({ id, text }) => (
-        <p key={id} className="dim">
-          {text}
-        </p>
+      {worst && <p className="dim">{delayWords(worst, state)}</p>}
+      {best.map(({ id, minutes, text, does }) => (
+        <div key={id} className="win-back">
+          <p className="dim">{text}</p>
+          {does !== null && (
+            <button type="button" className="pot-button" onClick={() => actions.tell(does.kind, does.payload)}>
+              Win {Math.round(minutes)} min
+            </button>
+          )}
+        </div>
       ))}
     </section>
   );

@@ -14,6 +14,17 @@ export function whereInWork({ state }: LiveCook): string {
     : `${sectionName(step.section, step.run)}, part ${parts.indexOf(step.section) + 1} of ${parts.length}`;
 }
 
+/** Sooner is how pots differ, minutes. */
+const PIN_LATE = 6;
+
+/** How much later than reckoned the pin is, whole minutes; null while it is not late enough to look. */
+export function pinIsLate({ state, now }: LiveCook): number | null {
+  const current = state.now;
+  if (!current || current.dueAt === null || !current.step.moves.some(({ kind }) => kind === 'come-up')) return null;
+  const late = Math.floor((now - current.dueAt) / 60_000);
+  return late >= PIN_LATE ? late : null;
+}
+
 interface Props {
   readonly cook: LiveCook;
   readonly actions: CookActions;
@@ -53,6 +64,13 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       )}
       {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
       {aside !== null && <p className="now-detail">{aside}</p>}
+      {pinIsLate(cook) !== null && (
+        <p className="now-late" role="status">
+          <span aria-hidden>▲ </span>
+          {pinIsLate(cook)} min later than reckoned. Is the valve closed? Steam at the rim: the gasket does not sit. No
+          steam at all: give it time.
+        </p>
+      )}
       {step.caution !== null && (
         <p className="now-caution" role="note">
           <span aria-hidden>▲ </span>

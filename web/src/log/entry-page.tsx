@@ -8,7 +8,18 @@ import {
   type LogPage,
   type LogRecord,
 } from '@hervir/contract';
-import { cookState, GRADES, LIMITS, printDuration, vegetableById, type Plan } from '@hervir/core';
+import {
+  cookState,
+  delaysOf,
+  GRADES,
+  LIMITS,
+  printDuration,
+  runTimesOf,
+  vegetableById,
+  type CookState,
+  type Plan,
+} from '@hervir/core';
+import { delayWords } from '../cook/delay-words';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Popconfirm, Select, Upload } from 'antd';
 import dayjs from 'dayjs';
@@ -146,13 +157,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
               </tr>
             </thead>
             <tbody>
-              {(
-                [
-                  ['To the pin', item.toPin],
-                  ['Under pressure', item.pressure],
-                  ['Letting down', item.release],
-                ] as const
-              ).map(([name, { planned, actual }]) => (
+              {plannedAndActual(item, state).map(([name, { planned, actual }]) => (
                 <tr key={name}>
                   <th scope="row">{name}</th>
                   <td className="figure">{planned === null ? '–' : printDuration(planned)}</td>
@@ -161,6 +166,13 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
               ))}
             </tbody>
           </table>
+          {cook && state && (
+            <ul className="reasons">
+              {delaysOf(state, cook.guide).map((delay) => (
+                <li key={delay.cause}>{delayWords(delay, state)}</li>
+              ))}
+            </ul>
+          )}
         </section>
         <section className="vessel side-card fields" aria-label="How it came out">
           <h2>How it came out</h2>
@@ -271,6 +283,28 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
       <Beside item={item} other={beside} onOther={setBeside} />
     </div>
   );
+}
+
+/** Every lid of a cook, planned against actual; of one that was not cooked here, what its line says. */
+function plannedAndActual(
+  item: LogItem,
+  state: CookState | null,
+): (readonly [string, { readonly planned: number | null; readonly actual: number | null }])[] {
+  if (state === null) {
+    return [
+      ['To the pin', item.toPin],
+      ['Under pressure', item.pressure],
+      ['Letting down', item.release],
+    ];
+  }
+  return runTimesOf(state).flatMap(({ run, toPin, pressure, release }) => {
+    const at = run === 1 ? '' : `, lid ${run}`;
+    return [
+      [`Coming to pressure${at}`, toPin] as const,
+      [`Under pressure${at}`, pressure] as const,
+      [`Letting down${at}`, release] as const,
+    ];
+  });
 }
 
 /** Another cook beside this one. */

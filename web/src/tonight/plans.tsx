@@ -1,16 +1,15 @@
-import type { BraiseRecord, BraiseSummary } from '@hervir/contract';
-import { cutById, cutTitle } from '@hervir/core';
-import { useQuery } from '@tanstack/react-query';
+import type { BraiseSummary } from '@hervir/contract';
+import { cutById, cutTitle, printDuration } from '@hervir/core';
 import { App, Button, Input, Modal } from 'antd';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { request } from '../api/client';
-import { keys, useBraises, usePlanActions } from '../api/queries';
+import { useBraises, usePlanActions } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
-import { useForecast } from '../workers/use-forecast';
+import { lateStart } from '../shared/late-start';
 import { MoreButton } from './more-button';
+import { useNext, type NextPlan } from './use-next';
 
 /** Not in the first load: the menu comes when it is asked for. */
 const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: module.PlanMenu })));
@@ -19,6 +18,7 @@ const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: m
 export function Plans({ now }: { readonly now: Date }): ReactNode {
   const braises = useBraises();
   const [renaming, setRenaming] = useState<BraiseSummary | null>(null);
+  const next = useNext(braises.data ?? [], now);
   if (braises.isPending) {
     return (
       <p className="dim" style={{ marginTop: 24 }}>
@@ -34,18 +34,19 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
     );
   }
   const plans = braises.data;
-  const ahead = plans
-    .filter((plan) => plan.serveAt !== null && Date.parse(plan.serveAt) > now.getTime())
-    .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''));
-  const next = ahead[0];
-  const rest = plans.filter((plan) => plan !== next);
+  const rest = plans.filter(({ id }) => id !== next?.plan.id);
   return (
     <div className="columns">
       <section aria-label="Begin next">
         <h2>Begin next</h2>
         {next ? (
           <ul className="plan-grid">
-            <PlanItem plan={next} now={now} onRename={setRenaming} begin={<Begin plan={next} now={now} />} />
+            <PlanItem
+              plan={next.plan}
+              now={now}
+              onRename={setRenaming}
+              begin={<Begin clock={next.clock} now={now} />}
+            />
           </ul>
         ) : (
           <p className="dim">Nothing is waiting. A plan with a dinner ahead shows here.</p>
@@ -78,19 +79,20 @@ interface ItemProps {
   readonly begin?: ReactNode;
 }
 
-/** When the next plan begins: the figure one looks for first. */
-function Begin({ plan, now }: { readonly plan: BraiseSummary; readonly now: Date }): ReactNode {
-  const record = useQuery({
-    queryKey: keys.braise(plan.id),
-    queryFn: () => request<BraiseRecord>('GET', `/braises/${plan.id}`),
-  }).data;
-  const { forecast } = useForecast(record?.plan ?? null);
-  const startAt = forecast?.clock.startAt;
-  if (startAt === null || startAt === undefined) return <span className="begin-at">…</span>;
-  const late = Date.parse(startAt) < now.getTime();
+/** When the next plan begins: the figure one looks for first; where that has passed, what it makes of dinner. */
+function Begin({ clock, now }: { readonly clock: NextPlan['clock']; readonly now: Date }): ReactNode {
+  if (clock === null || clock.startAt === null) return <span className="begin-at">…</span>;
+  const late = lateStart(clock, now);
+  if (late !== null) {
+    return (
+      <span className="begin-at" style={{ color: 'var(--brass)' }}>
+        ▲ begin now, {printDuration(late.minutes)} late <small>dinner {clockTime(late.dinnerAt)}</small>
+      </span>
+    );
+  }
   return (
-    <span className="begin-at" style={{ color: late ? 'var(--brass)' : 'var(--ember)' }}>
-      {late ? '▲ should have begun' : 'begin'} {clockTime(startAt)} <small>{dayWord(startAt, now)}</small>
+    <span className="begin-at" style={{ color: 'var(--ember)' }}>
+      begin {clockTime(clock.startAt)} <small>{dayWord(clock.startAt, now)}</small>
     </span>
   );
 }

@@ -1,13 +1,4 @@
-import {
-  cutById,
-  inTen,
-  LIMITS,
-  shiftIso,
-  TARGET_WORDS,
-  DEFAULT_KITCHEN,
-  type Forecast,
-  upperFirst,
-} from '@hervir/core';
+import { cutById, inTen, LIMITS, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast, upperFirst } from '@hervir/core';
 import { Button, Select, Spin } from 'antd';
 import dayjs from 'dayjs';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
@@ -15,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from '../api/queries';
 import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
+import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 import { clockTime, CUT_OPTIONS, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
@@ -249,18 +241,18 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   if (forecast === null) return <Spin description="Reckoning" />;
   const { chance } = forecast.tenderness;
   const { startAt } = forecast.clock;
-  const late = startAt === null ? 0 : (now.getTime() - Date.parse(startAt)) / 60_000;
+  const late = lateStart(forecast.clock, now);
   const sure = inTen(chance.at + chance.past);
   const odds = `${upperFirst(sure)} that ${TARGET_WORDS[forecast.plan.target]}.`;
   const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} to let down. ${odds}`;
   if (startAt === null) return <p>{below}</p>;
-  if (late > 1) {
+  if (late !== null) {
     return (
       <>
         <div className="answer-begin">Begin now</div>
         <p>
           Too late for {clockTime(forecast.clock.eatAt ?? '')}: begun now, dinner is at{' '}
-          <strong>{clockTime(shiftIso(forecast.clock.eatAt ?? '', late))}</strong>. {below}
+          <strong>{clockTime(late.dinnerAt)}</strong>. {below}
         </p>
       </>
     );

@@ -1,4 +1,5 @@
-import type { CookState } from '../../clock/cook-state';
+import type { CookEvent } from '../../clock/cook-events';
+import type { CookState, StepState } from '../../clock/cook-state';
 import { moveOf, type MoveKind } from '../../method/moves';
 import type { Plan } from '../../plan/plan';
 import type { Printer } from '../../units/quantity';
@@ -13,6 +14,8 @@ export interface CatchUp {
   readonly id: 'valve' | 'rest' | 'reduce' | 'sear';
   readonly minutes: number;
   readonly text: string;
+  /** What pressing it tells; null where it has to be done at the board. */
+  readonly does: Pick<CookEvent, 'kind' | 'payload'> | null;
 }
 
 /** Less than this is not worth a word, minutes. */
@@ -37,21 +40,32 @@ function valve(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
   const saved = f.pot.releaseMinutes - other.pot.releaseMinutes;
   if (saved < WORTH) return [];
   const { at, past } = other.tenderness.chance;
+  const opens = natural.step.done === 'ventOpened' || natural.step.otherwise?.done === 'ventOpened';
   const when = natural.startedAt === null ? 'Open the valve as soon as the minutes are over' : 'Open the valve now';
   return [
     {
       id: 'valve',
+      does:
+        natural.startedAt === null
+          ? { kind: 'minutesAdded', payload: { step: natural.step.id, minutes: -natural.minutes } }
+          : opens
+            ? { kind: 'ventOpened', payload: { step: natural.step.id } }
+            : null,
       minutes: saved,
       text: `${when}: wins ${Math.round(saved)} min; ${inTen(at + past)} instead of ${inTen(f.tenderness.chance.at + f.tenderness.chance.past)} that it is tender.`,
     },
   ];
 }
 
-/** What is left of a step that has not been done. */
-function left(state: CookState, kind: MoveKind): number {
-  const found = state.steps.find(({ step, doneAt }) => moveOf(step.moves, kind) !== undefined && doneAt === null);
-  return found?.minutes ?? 0;
-}
+/** A step that has not been done. */
+const ahead = (state: CookState, kind: MoveKind): StepState | undefined =>
+  state.steps.find(({ step, doneAt }) => moveOf(step.moves, kind) !== undefined && doneAt === null);
+
+/** Takes minutes off a step that is ahead. */
+const fewer = ({ step }: StepState, by: number): CatchUp['does'] => ({
+  kind: 'minutesAdded',
+  payload: { step: step.id, minutes: -by },
+});
 
 /**
  * What could win time back in a cook that is late, the most first, each with what it costs.
@@ -64,20 +78,24 @@ function left(state: CookState, kind: MoveKind): number {
  */
 export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Printer): CatchUp[] {
   const found: CatchUp[] = valve(f, state, nowMs);
-  const rest = left(state, 'rest') - SHORT_REST;
-  if (rest >= WORTH) {
+  const resting = ahead(state, 'rest');
+  const rest = (resting?.minutes ?? 0) - SHORT_REST;
+  if (resting && rest >= WORTH) {
     found.push({
       id: 'rest',
       minutes: rest,
+      does: fewer(resting, rest),
       text: `Rest ${SHORT_REST} min only: wins ${Math.round(rest)} min; the sauce stays a little thinner.`,
     });
   }
-  const reduce = left(state, 'reduce');
-  if (reduce >= WORTH) {
+  const reducing = ahead(state, 'reduce');
+  const reduce = reducing?.minutes ?? 0;
+  if (reducing && reduce >= WORTH) {
     const more = f.finish.sauceMl + f.finish.ladleOutMl;
     found.push({
       id: 'reduce',
       minutes: reduce,
+      does: fewer(reducing, reduce),
       text: `Do not reduce: wins ${Math.round(reduce)} min; more than ${print.quantity('volume', more)} of sauce, thinner.`,
     });
   }
@@ -95,6 +113,7 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Pri
       found.push({
         id: 'sear',
         minutes: saved,
+        does: null,
         text: `Sear quickly, two sides: wins ${Math.round(saved)} min; less brown, less deep a sauce.`,
       });
     }
