@@ -158,7 +158,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   const awake = useWakeLock(state.status === 'cooking');
   const burn = (): void => {
     actions.tell('burn');
-    void navigate(`/rescue/burn?cook=${record.id}`);
+    void navigate(`/rescue/burn?cook=${record.id}`, { state: { told: true } });
   };
   usePotKeys(cook, actions, letterKeys, burn);
   const title = state.now?.step.title;

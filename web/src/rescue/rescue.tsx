@@ -35,7 +35,9 @@ function Room({ at }: AtHand): ReactNode {
   const { topic } = useParams();
   const known = RESCUE_TOPICS.find((one) => one === topic);
   // A page that is opened from below another begins at its top.
-  useEffect(() => window.scrollTo(0, 0), [topic]);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [topic]);
   return (
     <div className="room rescue">
       {at !== null && <BackToThePot cook={at.cook} />}

@@ -1,7 +1,7 @@
 import '../cook/cook.css';
 import { moveOf, RESCUE_TITLES, type RescueTopic } from '@hervir/core';
 import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { actionsOf, type CookActions } from '../cook/actions';
 import { driftWords } from '../cook/drift-words';
 import type { LiveCook } from '../cook/use-cook';
@@ -53,7 +53,9 @@ interface Props {
 export function WhatHappened({ topic, at, children }: Props): ReactNode {
   const { cook } = at;
   const navigate = useNavigate();
-  const [told, setTold] = useState(false);
+  const { state: came } = useLocation() as { readonly state: { readonly told?: boolean } | null };
+  // Who pressed the key has said it already.
+  const [told, setTold] = useState(came?.told === true);
   const actions = actionsOf(cook);
   const says = SAYS[topic];
   const mending = isBeingMended(cook, topic);
