@@ -79,7 +79,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
           {settings && (
             <button
               type="button"
-              className="rail-button"
+              className="rail-button units"
               aria-label={
                 system === 'metric'
                   ? 'g · cm · °C: change to pounds and inches'

@@ -14,6 +14,7 @@ export function whereInWork({ state }: LiveCook): string {
     : `${sectionName(step.section, step.run)}, part ${parts.indexOf(step.section) + 1} of ${parts.length}`;
 }
 
+const HOUR = 3_600_000;
 /** Sooner is how pots differ, minutes. */
 const PIN_LATE = 6;
 
@@ -55,7 +56,11 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       <p className="now-part">{whereInWork(cook)}</p>
       <h1 className="now-title">{step.title}</h1>
       {timer !== undefined && left !== null && step.counts ? (
-        <p className={over ? 'now-clock over' : 'now-clock'} role="timer" aria-label={over ? 'Time over' : 'Time left'}>
+        <p
+          className={['now-clock', over ? 'over' : '', Math.abs(left) >= HOUR ? 'hours' : ''].join(' ').trim()}
+          role="timer"
+          aria-label={over ? 'Time over' : 'Time left'}
+        >
           {countdown(left)}
           {over && <span className="now-over">over</span>}
         </p>

@@ -7,15 +7,20 @@ import { searPlan } from '../../stations/sear';
 import { pieceOf } from '../../meat/piece';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/forecast-document';
-import { inTen } from '../../words/odds-words';
+import { catchUpText, type CatchUpFact } from '../../words/at-the-pot-words';
 
 /** Something that brings dinner nearer, and what it costs. */
-export interface CatchUp {
-  readonly id: 'valve' | 'rest' | 'reduce' | 'sear';
+export type CatchUp = CatchUpFact & {
   readonly minutes: number;
   readonly text: string;
   /** What pressing it tells; null where it has to be done at the board. */
   readonly does: Pick<CookEvent, 'kind' | 'payload'> | null;
+};
+
+/** A way, before it has its words. */
+interface Way {
+  readonly fact: CatchUpFact;
+  readonly does: CatchUp['does'];
 }
 
 /** Less than this is not worth a word, minutes. */
@@ -26,7 +31,7 @@ const SHORT_REST = 3;
 const minutes = (ms: number): number => ms / 60_000;
 
 /** Opening the valve sooner than planned, with what the meat is like then. */
-function valve(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
+function valve(f: Forecast, state: CookState, nowMs: number): Way[] {
   const natural = state.steps.find(({ step }) => step.run === 1 && moveOf(step.moves, 'leave') !== undefined);
   if (!natural || natural.doneAt !== null) return [];
   const begun = natural.startedAt === null ? 0 : minutes(nowMs - natural.startedAt);
@@ -39,20 +44,18 @@ function valve(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
   const other = forecast(sooner);
   const saved = f.pot.releaseMinutes - other.pot.releaseMinutes;
   if (saved < WORTH) return [];
-  const { at, past } = other.tenderness.chance;
   const opens = natural.step.done === 'ventOpened' || natural.step.otherwise?.done === 'ventOpened';
-  const when = natural.startedAt === null ? 'Open the valve as soon as the minutes are over' : 'Open the valve now';
+  const chance = ({ tenderness }: Forecast): number => tenderness.chance.at + tenderness.chance.past;
+  const now = natural.startedAt !== null;
+  const { id: step } = natural.step;
+  const does: CatchUp['does'] = now
+    ? { kind: 'ventOpened', payload: { step } }
+    : { kind: 'minutesAdded', payload: { step, minutes: -natural.minutes } };
   return [
     {
-      id: 'valve',
-      does:
-        natural.startedAt === null
-          ? { kind: 'minutesAdded', payload: { step: natural.step.id, minutes: -natural.minutes } }
-          : opens
-            ? { kind: 'ventOpened', payload: { step: natural.step.id } }
-            : null,
-      minutes: saved,
-      text: `${when}: wins ${Math.round(saved)} min; ${inTen(at + past)} instead of ${inTen(f.tenderness.chance.at + f.tenderness.chance.past)} that it is tender.`,
+      fact: { id: 'valve', values: { minutes: saved, now, chance: chance(other), insteadOf: chance(f) } },
+      // A release that is left to itself has no valve to its step.
+      does: opens ? does : null,
     },
   ];
 }
@@ -77,27 +80,17 @@ const fewer = ({ step }: StepState, by: number): CatchUp['does'] => ({
  * @returns nothing where the rest cannot be hurried
  */
 export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Printer): CatchUp[] {
-  const found: CatchUp[] = valve(f, state, nowMs);
+  const found: Way[] = valve(f, state, nowMs);
   const resting = ahead(state, 'rest');
   const rest = (resting?.minutes ?? 0) - SHORT_REST;
   if (resting && rest >= WORTH) {
-    found.push({
-      id: 'rest',
-      minutes: rest,
-      does: fewer(resting, rest),
-      text: `Rest ${SHORT_REST} min only: wins ${Math.round(rest)} min; the sauce stays a little thinner.`,
-    });
+    found.push({ fact: { id: 'rest', values: { minutes: rest, left: SHORT_REST } }, does: fewer(resting, rest) });
   }
   const reducing = ahead(state, 'reduce');
   const reduce = reducing?.minutes ?? 0;
   if (reducing && reduce >= WORTH) {
-    const more = f.finish.sauceMl + f.finish.ladleOutMl;
-    found.push({
-      id: 'reduce',
-      minutes: reduce,
-      does: fewer(reducing, reduce),
-      text: `Do not reduce: wins ${Math.round(reduce)} min; more than ${print.quantity('volume', more)} of sauce, thinner.`,
-    });
+    const sauceMl = f.finish.sauceMl + f.finish.ladleOutMl;
+    found.push({ fact: { id: 'reduce', values: { minutes: reduce, sauceMl } }, does: fewer(reducing, reduce) });
   }
   const sear = state.steps.filter(({ step }) => step.section === 'sear');
   if (f.plan.sear.school === 'hard' && sear.every(({ startedAt }) => startedAt === null)) {
@@ -109,14 +102,9 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Pri
       f.plan.learnt?.sear?.factor,
     );
     const saved = f.sear.minutes - quick.minutes;
-    if (saved >= WORTH) {
-      found.push({
-        id: 'sear',
-        minutes: saved,
-        does: null,
-        text: `Sear quickly, two sides: wins ${Math.round(saved)} min; less brown, less deep a sauce.`,
-      });
-    }
+    if (saved >= WORTH) found.push({ fact: { id: 'sear', values: { minutes: saved } }, does: null });
   }
-  return found.sort((a, b) => b.minutes - a.minutes);
+  return found
+    .map(({ fact, does }) => ({ ...fact, minutes: fact.values.minutes, text: catchUpText(fact, print), does }))
+    .sort((a, b) => b.minutes - a.minutes);
 }

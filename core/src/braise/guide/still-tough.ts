@@ -16,19 +16,13 @@ import type { Plan } from '../../plan/plan';
 import type { Pot } from '../../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
 import type { SoFar } from '../../clock/so-far';
+import { moreText, type MoreFact } from '../../words/at-the-pot-words';
 import { potUnderLid } from '../forecast/kitchen-pot';
 import { potSoFar } from '../forecast/pot-so-far';
 import { tooWeak } from '../forecast/timing';
 
-/** What to do with meat that is not there yet. */
-export interface More {
-  /** Further minutes under pressure; 0 where coming up again and letting down is enough. */
-  readonly minutes: number;
-  /** Until the pressure is back, and down again. */
-  readonly reheatMinutes: number;
-  readonly releaseMinutes: number;
-  /** How much tougher than the table this animal seems. */
-  readonly tougherBy: number;
+/** What to do with meat that is not there yet; 0 minutes where coming up again and letting down is enough. */
+export interface More extends MoreFact {
   readonly text: string;
 }
 
@@ -121,15 +115,6 @@ export function stillTough(plan: Plan, done: number | SoFar, found: Grade): More
   let minutes = knots.at(-1) as number;
   while (curve && minutes > 0 && curve.at(minutes - 1) >= wanted) minutes -= 1;
   const tougherBy = toughness / usual - 1;
-  const sort =
-    Math.abs(tougherBy) < 0.05
-      ? 'an animal like the table’s'
-      : `an animal ${Math.round(Math.abs(tougherBy) * 100)} % ${tougherBy > 0 ? 'tougher' : 'more tender'} than the table`;
-  return {
-    minutes,
-    reheatMinutes: heated.toTimer,
-    releaseMinutes,
-    tougherBy,
-    text: `It reads like ${sort}. Lid back on: ${Math.round(heated.toTimer)} min to come up, ${minutes} more under pressure, ${Math.max(1, Math.round(releaseMinutes))} to vent.`,
-  };
+  const more = { minutes, reheatMinutes: heated.toTimer, releaseMinutes, tougherBy };
+  return { ...more, text: moreText(more) };
 }
