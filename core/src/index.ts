@@ -75,7 +75,7 @@ export {
   type SauteLevel,
   type Signal,
 } from './simulated/cooker-device';
-export { FAULTS, FAULT_WORDS, type FaultId } from './simulated/faults';
+export { canBeThrownIn, FAULTS, FAULT_WORDS, type FaultId } from './simulated/faults';
 export { potMinute, SimulatedCook, type Frame, type HandAct, type SimulatedSetup } from './simulated/simulated-cook';
 export type { MeatPlace, Plant } from './simulated/kitchen';
 export { steadyHand } from './simulated/steady-hand';

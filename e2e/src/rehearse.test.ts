@@ -68,6 +68,9 @@ describe('rehearse', () => {
 
   test('a real cook is linked to the simulated cooker and let go again', async () => {
     const person = await Person.at(kitchen.browser, kitchen.server.address);
+    // Who cooks for dinner is not offered one.
+    await person.goes('/rehearse');
+    await person.ticks('Offer the simulated cooker at the pot too: pin, count and end come by themselves');
     await person.goes('/');
     await person.opensPlan('Goat neck with quince');
     await person.presses('button', 'Start cooking');

@@ -124,10 +124,15 @@ describe('the base', () => {
   });
 
   test('a stovetop pot has no cut-out: it scorches, and a medium flame is cooler', () => {
-    const pot: Plan['cooker'] = { ...DEFAULT_COOKER, kind: 'stovetop', burner: 'gas', watts: 2600, burnCutoutC: 250 };
+    const pot: Plan['cooker'] = { ...DEFAULT_COOKER, kind: 'stovetop', burner: 'gas', watts: 2600, burnCutoutC: 155 };
     const full = verdict({ cooker: pot, deglaze: null });
     expect(full).toMatchObject({ kind: 'scorch', cutoutC: 155, level: 'likely' });
     expect(verdict({ cooker: pot, deglaze: null, heat: 'medium' }).baseC).toBeLessThan(full.baseC - 5);
+    // Where it scorches is the cook's to say, as where another cuts out.
+    expect(verdict({ cooker: { ...pot, burnCutoutC: 250 }, deglaze: null })).toMatchObject({
+      cutoutC: 250,
+      level: 'safe',
+    });
     // An electric pot brings itself up as it likes.
     expect(verdict({ heat: 'medium' }).baseC).toBe(verdict({}).baseC);
   });

@@ -28,8 +28,6 @@ const GRAIN_SETTLES_G_PER_ML = 0.35;
 /** A base this far below the cut-out is safe; nearer it is to be watched; nearer still it trips, K. From memory. */
 const SAFE_K = 15;
 export const LIKELY_K = 5;
-/** Stovetop pots have no cut-out; here it scorches, °C. From memory. */
-export const SCORCH_C = 155;
 /** Deglazing with less does not lift a fond, ml. Common practice. */
 export const LEAST_DEGLAZE_ML = 40;
 /** From this share of sugar on something fried leaves a crust. From memory. */
@@ -252,7 +250,7 @@ export function burnVerdict(
   );
   const state = stateAt(worst);
   const baseC = baseTemperatureC(state);
-  const cutoutC = plan.cooker.kind === 'stovetop' ? SCORCH_C : plan.cooker.burnCutoutC;
+  const cutoutC = plan.cooker.burnCutoutC;
   return {
     baseC,
     liquidC: state.liquidC,

@@ -11,7 +11,6 @@ import {
   LEAST_DEGLAZE_ML,
   LIKELY_K,
   lyingShare,
-  SCORCH_C,
   scrapedInJuice,
   STICKING,
   type BaseState,
@@ -502,7 +501,7 @@ export class SimulatedKitchen {
     if (device.lid === 'off') return;
     this.hottest = Math.max(this.hottest, this.baseNow);
     // Its hottest spot is hotter than its mean: what the forecast calls likely does happen.
-    const limit = (plan.cooker.kind === 'stovetop' ? SCORCH_C : plan.cooker.burnCutoutC) - LIKELY_K;
+    const limit = plan.cooker.burnCutoutC - LIKELY_K;
     const over = this.baseNow >= limit;
     if (!over) this.scorching = false;
     if (!over || this.scorching || (device.electric && device.mode !== 'pressure')) return;

@@ -8,7 +8,7 @@ import { printerFor } from '../units/quantity';
 import { guideOf } from '../braise/guide/guide';
 import type { Phase } from '../pot/pot-model';
 import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signal } from './cooker-device';
-import { FAULT_WORDS, type FaultId } from './faults';
+import { canBeThrownIn, type FaultId } from './faults';
 import { moveOf } from '../method/moves';
 import { handsBegin, handsEnd } from './hands';
 import { SimulatedKitchen, type KitchenOdds, type MeatPlace } from './kitchen';
@@ -468,8 +468,7 @@ export class SimulatedCook {
 
   /** A fault is thrown in, or called off. */
   fault(id: FaultId, on: boolean): Refusal {
-    const { anyTime } = FAULT_WORDS.find((one) => one.id === id) as (typeof FAULT_WORDS)[number];
-    if (!anyTime && on && this.kitchen.meatAt === 'pot') return 'The pot is loaded: it is too late for that.';
+    if (on && !canBeThrownIn(id, this.folded)) return 'What it would spoil is done already.';
     this.kitchen.setFault(id, on);
     this.frame([]);
     return null;

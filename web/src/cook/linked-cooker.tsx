@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
+import { usePreferences } from '../state/preferences';
 import type { LiveCook } from './use-cook';
 
 /** Fetched only where a cook is linked. */
@@ -34,6 +35,7 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
   const link = useQuery({ queryKey: key, queryFn: () => request<CookLink>('GET', `/cooks/${id}/link`) });
   const [said, setSaid] = useState<string | null>(null);
   const linked = link.data?.cooker === 'simulated';
+  const offered = usePreferences((store) => store.offersCooker);
   const frame = useTelemetry(id, linked);
   const change = async (): Promise<void> => {
     try {
@@ -48,6 +50,8 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
     setSaid(refused);
   };
   const minutes = Math.round(guide.steps.find(({ done }) => done === 'heaterOff')?.minutes ?? 30);
+  // It stands where somebody has asked for it, and nowhere else.
+  if (!linked && !offered) return null;
   return (
     <div className="linked-cooker">
       <div className="linked-row">

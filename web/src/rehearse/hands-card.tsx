@@ -1,5 +1,14 @@
 import type { Reading, RehearsalRecord } from '@hervir/contract';
-import { FAULT_WORDS, GRAINS, lowerFirst, VEGETABLES, type FaultId, type GuideStep } from '@hervir/core';
+import {
+  canBeThrownIn,
+  FAULT_WORDS,
+  GRAINS,
+  lowerFirst,
+  VEGETABLES,
+  type CookState,
+  type FaultId,
+  type GuideStep,
+} from '@hervir/core';
 import { Checkbox } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
@@ -65,17 +74,23 @@ export function HandsCard({
 }
 
 /** What goes wrong on purpose. */
-export function FaultsCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
+export function FaultsCard({
+  record,
+  state,
+}: {
+  readonly record: RehearsalRecord;
+  readonly state: CookState;
+}): ReactNode {
   const on = new Set<FaultId>(record.faults);
   return (
     <section className="vessel side-card faults-card" aria-label="Throw in">
       <h2>Throw in</h2>
       <ul>
         {FAULT_WORDS.map(({ id, name, what }) => (
-          <li key={id} title={what}>
+          <li key={id} title={canBeThrownIn(id, state) ? what : 'What it would spoil is done already.'}>
             <Checkbox
               checked={on.has(id)}
-              disabled={record.finished}
+              disabled={record.finished || (!on.has(id) && !canBeThrownIn(id, state))}
               onChange={(event) => void act({ act: 'fault', fault: id, on: event.target.checked })}
             >
               {name}

@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { request } from '../api/client';
 import { keys, queryClient, useBraises, useRehearsals } from '../api/queries';
 import { Trouble } from '../shared/trouble';
+import { usePreferences } from '../state/preferences';
 import './rehearse.css';
 import { useStartRehearsal } from './use-start';
 
@@ -32,6 +33,7 @@ export function RehearseDoor(): ReactNode {
   const { start, busy } = useStartRehearsal();
   const [plan, setPlan] = useState<string | null>(null);
   const [scatter, setScatter] = useState(false);
+  const { offersCooker: offers, offerCooker: offer } = usePreferences();
   const passed = new Set(
     (rehearsals.data ?? []).filter(({ mark }) => mark === 'passed').map(({ exercise }) => exercise),
   );
@@ -42,6 +44,9 @@ export function RehearseDoor(): ReactNode {
       <p className="dim">
         A simulated cooker, driven by the same reckoning as your plans. Nothing here can be burnt for good.
       </p>
+      <Checkbox checked={offers} onChange={(event) => offer(event.target.checked)}>
+        Offer the simulated cooker at the pot too: pin, count and end come by themselves
+      </Checkbox>
       <ol className="exercises" aria-label="Exercises">
         {EXERCISE_LIST.map((exercise, i) => (
           <li key={exercise.id} className="card exercise">

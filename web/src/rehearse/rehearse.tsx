@@ -162,7 +162,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
         <div className="rehearse-side">
           {frame && forecast && <LiveSection frame={frame} forecast={forecast} />}
           {!record.finished && <HandsCard record={record} step={cook.state.now?.step ?? null} />}
-          {!record.finished && <FaultsCard record={record} />}
+          {!record.finished && <FaultsCard record={record} state={cook.state} />}
         </div>
       </div>
     </div>

@@ -15,6 +15,9 @@ interface Preferences {
   readonly kitchenSaid: boolean;
   /** The first steps were gone, or sent away. */
   readonly firstStepsOver: boolean;
+  /** The simulated cooker is offered at the pot. */
+  readonly offersCooker: boolean;
+  readonly offerCooker: (offers: boolean) => void;
   readonly sayKitchen: () => void;
   readonly endFirstSteps: () => void;
   readonly setColours: (colours: Colours | 'device') => void;
@@ -32,6 +35,8 @@ export const usePreferences = create<Preferences>()(
       speaks: false,
       kitchenSaid: false,
       firstStepsOver: false,
+      offersCooker: false,
+      offerCooker: (offersCooker) => set({ offersCooker }),
       sayKitchen: () => set({ kitchenSaid: true }),
       endFirstSteps: () => set({ firstStepsOver: true }),
       setColours: (colours) => set({ colours }),
