@@ -9,6 +9,7 @@ import {
   upperFirst,
 } from '@hervir/core';
 import { Button, Input } from 'antd';
+import dayjs from 'dayjs';
 import { Fragment, useState, type ReactNode } from 'react';
 import { TimeInput } from '../shared/time-input';
 import { Why } from '../shared/why';
@@ -82,6 +83,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
   const { clock, sear, pot, tenderness, reasons, plan } = forecast;
   const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
+  const now = useNow();
   return (
     <p
       className={
@@ -93,7 +95,16 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           <Why figure="startAt" reasons={reasons} tone="ember">
             {printDuration(clock.totalMinutes)}
           </Why>{' '}
-          in all:{' '}
+          in all,{' '}
+          <Why
+            figure="eatAt"
+            reasons={reasons}
+            tone="ember"
+            control={<ServeAt serveAt={usualDinner(now)} onServeAt={onServeAt} />}
+          >
+            no dinner time yet
+          </Why>
+          :{' '}
         </>
       ) : (
         <>
@@ -155,6 +166,14 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
       that {TARGET_WORDS[plan.target]}.
     </p>
   );
+}
+
+/** Seven in the evening, today or where that has passed tomorrow: a time to begin with. */
+function usualDinner(now: Date): string {
+  const today = wallClockOn(dayjs(now).format('YYYY-MM-DD'), '19:00');
+  return Date.parse(today) > now.getTime()
+    ? today
+    : wallClockOn(dayjs(now).add(1, 'day').format('YYYY-MM-DD'), '19:00');
 }
 
 function ServeAt({
