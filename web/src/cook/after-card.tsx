@@ -42,11 +42,6 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
             <li key={delay.cause}>{delayWords(delay, state)}</li>
           ))}
         {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
-        {state.notes.map(({ event, text }) => (
-          <li key={event} className="note">
-            {text}
-          </li>
-        ))}
       </ul>
       <div className="after-fields">
         <label>
@@ -88,6 +83,16 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
           >
             Close this cook
           </button>
+        )}
+        {/* Under the button: what is written moves nothing that a finger is on its way to. */}
+        {state.notes.length > 0 && (
+          <ul className="reasons" aria-label="Words for next time">
+            {state.notes.map(({ event, text }) => (
+              <li key={event} className="note">
+                {text}
+              </li>
+            ))}
+          </ul>
         )}
         <p className="dim">Leftovers into shallow containers and into the fridge within two hours.</p>
       </div>

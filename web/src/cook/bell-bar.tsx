@@ -1,4 +1,3 @@
-import { upperFirst } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../state/preferences';
 import { armBell, canSpeak, ring, useBell } from './bell';
@@ -22,16 +21,7 @@ export function BellButton(): ReactNode {
 }
 
 /** How loud, whether aloud; and what this device cannot do. */
-export function BellBar({
-  awake,
-  reached,
-  why,
-}: {
-  readonly awake: boolean | null;
-  readonly reached: boolean;
-  /** What the server says of it, where it says anything. */
-  readonly why: string | null;
-}): ReactNode {
+export function BellBar({ awake }: { readonly awake: boolean | null }): ReactNode {
   const { loud, speaks, setAlarms } = usePreferences();
   return (
     <div className="bell-bar">
@@ -45,24 +35,14 @@ export function BellBar({
           Read steps aloud
         </label>
       )}
-      <span className="bell-state" role="status">
-        {!reached ? (
-          <>
-            <span aria-hidden>▲ </span>
-            {why === null ? 'The server is away' : upperFirst(why)}: what you press is kept here and sent when it is
-            back
-          </>
-        ) : awake === null ? (
-          window.isSecureContext ? (
-            'This browser cannot keep the screen on'
-          ) : (
-            'Not a secure address: the screen may go dark and this page cannot be installed; all else works'
-          )
-        ) : awake ? (
-          'The screen stays on'
-        ) : (
-          ''
-        )}
+      <span className="bell-state">
+        {awake === null
+          ? window.isSecureContext
+            ? 'This browser cannot keep the screen on'
+            : 'Not a secure address: the screen may go dark and this page cannot be installed; all else works'
+          : awake
+            ? 'The screen stays on'
+            : ''}
       </span>
     </div>
   );

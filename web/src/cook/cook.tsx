@@ -1,3 +1,4 @@
+import { upperFirst } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
@@ -169,6 +170,12 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   const undo = lastWords(cook);
   return (
     <div className="room pot-room">
+      {!reached && (
+        <p className="notice pot-away" role="status">
+          <span aria-hidden>▲ </span>
+          {why === null ? 'The server is away' : upperFirst(why)}: what you press is kept here and sent when it is back
+        </p>
+      )}
       <div className="pot-grid">
         {over ? (
           <AfterCard cook={cook} actions={actions} />
@@ -201,7 +208,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
         </p>
       )}
       {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} so={so} />}
-      <BellBar awake={awake} reached={reached} why={why} />
+      <BellBar awake={awake} />
       {!over && <LinkedCooker cook={cook} />}
     </div>
   );
