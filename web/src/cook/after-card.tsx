@@ -6,7 +6,7 @@ import { QuantityInput } from '../shared/quantity-input';
 import { clockAt } from '../shared/words';
 import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
-import { driftWords } from './drift-words';
+import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
 
 const isSection = (cause: string): boolean => (SECTIONS as readonly string[]).includes(cause);
@@ -36,7 +36,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
             {SECTION_WORDS[section]}: {printDuration(actual)}, planned {printDuration(planned)}.
           </li>
         ))}
-        {delaysOf(state, record.guide)
+        {(state.dinner.driftMinutes < ON_TIME ? [] : delaysOf(state, record.guide))
           .filter(({ cause }) => cause === 'start' || !isSection(cause))
           .map((delay) => (
             <li key={delay.cause}>{delayWords(delay, state)}</li>

@@ -20,6 +20,7 @@ import {
   type Plan,
 } from '@hervir/core';
 import { delayWords } from '../cook/delay-words';
+import { ON_TIME } from '../cook/drift-words';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Popconfirm, Select, Upload } from 'antd';
 import dayjs from 'dayjs';
@@ -166,8 +167,8 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
               ))}
             </tbody>
           </table>
-          {cook && state && (
-            <ul className="reasons">
+          {cook && state && state.dinner.driftMinutes >= ON_TIME && (
+            <ul className="reasons" aria-label="Why it was late">
               {delaysOf(state, cook.guide).map((delay) => (
                 <li key={delay.cause}>{delayWords(delay, state)}</li>
               ))}
