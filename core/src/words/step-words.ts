@@ -569,7 +569,7 @@ function sauce({ told, step, moves }: Place, move: Move): Draft {
     section: 'sauce',
     title: upperFirst(title),
     detail: season
-      ? `About ${told.print.quantity('volume', Math.round(sauceMl / 10) * 10)} of sauce.`
+      ? `About ${told.print.quantity('volume', sauceMl)} of sauce.`
       : rests && told.plan.target === 'slices'
         ? 'Meat that is sliced rests too: its juice stays in it.'
         : more.join('. '),

@@ -3,6 +3,7 @@ import type { Plan } from '../../plan/plan';
 import { isSmallerForm, mendText, type MendFact } from '../../words/mend-words';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
+import { laterBy } from './later-by';
 
 /** A change of the plan that brings dinner nearer, with what it costs. */
 export type Mend = MendFact & {
@@ -69,7 +70,7 @@ export function mends(base: Forecast): Mend[] {
   return waysOf(base)
     .map(({ change, fact }): Mend => {
       const other = forecast({ ...base.plan, ...change });
-      const minutes = base.clock.totalMinutes - other.clock.totalMinutes;
+      const minutes = -laterBy(base, other);
       const found = fact(other);
       return { ...found, minutes, change, text: mendText(found, minutes) };
     })

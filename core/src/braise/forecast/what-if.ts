@@ -3,6 +3,7 @@ import type { Plan, ReleaseMethod } from '../../plan/plan';
 import { textureWord } from '../../stations/doneness';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
+import { laterBy } from './later-by';
 import { readyPot } from './kitchen-pot';
 import { methodCookValue, type Method } from './other-methods';
 import { timing } from './timing';
@@ -41,7 +42,7 @@ function alternative(
     releaseMinutes: other.pot.releaseMinutes,
     totalMinutes: other.clock.totalMinutes,
     handsOnMinutes: other.clock.handsOnMinutes,
-    laterMinutes: other.clock.totalMinutes - base.clock.totalMinutes,
+    laterMinutes: laterBy(base, other),
     pieces: other.piece.count,
     thicknessCm: other.piece.thicknessCm,
     chance: other.tenderness.chance,
