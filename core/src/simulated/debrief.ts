@@ -195,12 +195,12 @@ function sauce({ run, print }: Ground, advice: Advice[]): DebriefLine[] {
   const was = bodyOf(run.kitchen.starchNow, ml);
   const amount = Math.abs(ml - finish.sauceMl) <= finish.sauceMl * SAUCE_WITHIN;
   const good = amount && was === wanted;
-  if (!amount && ml < finish.sauceMl) {
+  if (!amount && ml < finish.sauceMl && !run.kitchen.thrown.has('gasket-leaks')) {
     advice.push({
       weight: 35,
       text: `There is ${print.quantity('volume', ml)} of sauce where ${print.quantity('volume', finish.sauceMl)} were meant: watch where liquid goes, and top it up before it thickens.`,
     });
-  } else if (!amount) {
+  } else if (!amount && ml >= finish.sauceMl) {
     advice.push({
       weight: 25,
       text: 'Ladle some out, or give it longer on full sauté with the lid off: the sauce is long.',
@@ -224,7 +224,8 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
       text: `Look at the valve before you walk away: it stood open for ${printDuration(open)}, and the steam went out instead of building.`,
     });
   }
-  if (run.kitchen.faults.has('gasket-leaks')) {
+  const leaks = run.kitchen.thrown.has('gasket-leaks');
+  if (leaks) {
     advice.push({
       weight: first ? 98 : 60,
       text: 'Steam came past the rim: seat the gasket, or replace it, before the lid goes on. Do not press the lid down.',
@@ -232,7 +233,9 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
   }
   if (first) {
     const worst = first.causes.find(({ cause }) => cause !== 'heat');
-    if (worst && worst.cause !== 'heat' && open <= VALVE_FORGOTTEN) {
+    // What got away past the rim was not poured too sparingly.
+    const told = open > VALVE_FORGOTTEN || (leaks && worst?.cause === 'dry');
+    if (worst && worst.cause !== 'heat' && !told) {
       advice.push({
         weight: 95,
         text: `${BASE_ADVICE[worst.cause]}: that made the base ${print.rise(worst.kelvin)} hotter.`,
@@ -279,6 +282,9 @@ function time({ run }: Ground, advice: Advice[]): DebriefLine[] {
   ];
 }
 
+/** A power cut that is over before anybody has noticed teaches nothing, minutes. */
+const WORTH_A_WORD = 1;
+
 /**
  * What came of a rehearsal, each thing against the plan, and the two things that weigh most to do differently.
  *
@@ -298,6 +304,13 @@ export function debriefOf(run: SimulatedCook, print: Printer): Debrief {
     ...base(ground, advice),
     ...time(ground, advice),
   ];
+  const dark = run.kitchen.darkS / 60;
+  if (dark > WORTH_A_WORD) {
+    advice.push({
+      weight: 75,
+      text: `The power was gone for ${printDuration(dark)}: leave the lid shut, begin again when it is back for the minutes that are left, and never put partly cooked meat aside. In doubt whether it is safe, throw it away.`,
+    });
+  }
   if (run.kitchen.triedUnderPressure > 0) {
     advice.push({ weight: 70, text: 'The lid does not open while the pin is up: wait for it, and never force it.' });
   }

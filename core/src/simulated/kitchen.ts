@@ -69,6 +69,10 @@ export class SimulatedKitchen {
   readonly device: CookerDevice;
   readonly pot: Pot;
   readonly faults = new Set<FaultId>();
+  /** All that were ever thrown in, called off or not. */
+  readonly thrown = new Set<FaultId>();
+  /** How long there was no power, s. */
+  darkS = 0;
   readonly trips: Trip[] = [];
   readonly toughness: number;
   readonly searing: Searing;
@@ -225,8 +229,10 @@ export class SimulatedKitchen {
 
   /** Throws a fault in, or calls it off. */
   setFault(id: FaultId, on: boolean): void {
-    if (on) this.faults.add(id);
-    else this.faults.delete(id);
+    if (on) {
+      this.faults.add(id);
+      this.thrown.add(id);
+    } else this.faults.delete(id);
     if (id === 'power-cut') this.device.power(!on);
     if (id === 'weak-saute') this.device.sauteFactor = on ? WEAK_SAUTE : 1;
   }
@@ -446,6 +452,7 @@ export class SimulatedKitchen {
     const stepped = pot.step(idle ? { ...controls, watts: 0 } : controls, wanted);
     const { seconds } = stepped;
     this.elapsed += seconds;
+    if (this.faults.has('power-cut')) this.darkS += seconds;
     this.phaseNow = stepped.phase;
     this.wattsNow = (pot.accounts.heaterJ - before) / seconds;
     if (pot.liquidKgNow > 0 || stepped.phase !== 'saute') {

@@ -218,7 +218,10 @@ describe('each fault has its consequence', () => {
     const good = cook(shin);
     steadyHand(good, (id) => id === 'check');
     expect(run.kitchen.freeMl).toBeLessThan(good.kitchen.freeMl / 2);
-    expect(debriefOf(run, print).differently[0]).toContain('gasket');
+    const { differently } = debriefOf(run, print);
+    expect(differently[0]).toContain('gasket');
+    // What went past the rim is not said to have been poured too sparingly as well.
+    expect(differently.join(' ')).not.toMatch(/Measure the liquid|watch where liquid goes/i);
   });
 
   test('fond that was not scraped trips, and is named', () => {
@@ -277,6 +280,7 @@ describe('each fault has its consequence', () => {
     expect(run.kitchen.pot.temperatureC).toBeLessThan(before - 3);
     run.fault('power-cut', false);
     expect(run.kitchen.device.mode).toBe('off');
+    expect(debriefOf(run, print).differently.join(' ')).toContain('The power was gone for 10 min');
   });
 
   test('carrots from the start go into the sauce, and the valve opened at once leaves a large piece short', () => {
