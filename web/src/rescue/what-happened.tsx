@@ -1,5 +1,5 @@
 import '../cook/cook.css';
-import { moveOf, RESCUE_TITLES, type RescueTopic } from '@hervir/core';
+import { moveOf, type RescueTopic } from '@hervir/core';
 import { useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { actionsOf, type CookActions } from '../cook/actions';
@@ -105,7 +105,6 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
         <button
           type="button"
           className="big-button"
-          aria-label={`Mended: ${RESCUE_TITLES[topic].title}. Back to the pot`}
           onClick={() => {
             tellOf(topic, actions);
             back();
