@@ -18,6 +18,7 @@ describe('events as a device sends them', () => {
       weighed: { what: 'cooked', grams: 980 },
       note: { text: 'more bay' },
       undone: { event: ID },
+      wentWrong: { trouble: 'power-cut' },
     };
     for (const kind of COOK_EVENTS) {
       expect([kind, paths({ events: [event({ kind, payload: needs[kind] ?? {} })] })]).toEqual([kind, []]);
@@ -31,6 +32,7 @@ describe('events as a device sends them', () => {
     ['weighed', 'what'],
     ['note', 'text'],
     ['undone', 'event'],
+    ['wentWrong', 'trouble'],
   ])('%s without its %s is refused at that place', (kind, key) => {
     expect(paths({ events: [event(), event({ kind, payload: {} })] })).toContain(`events[1].payload.${key}`);
   });
