@@ -147,7 +147,7 @@ const copies =
   });
 
 /** Events in the order they happened; what was taken back is left out, and what took it back. */
-function live(events: readonly CookEvent[]): { kept: CookEvent[]; ignored: Ignored[] } {
+export function eventsThatCount(events: readonly CookEvent[]): { kept: CookEvent[]; ignored: Ignored[] } {
   const ordered = events
     .map((event) => ({ event, ms: Date.parse(event.at) }))
     .sort((a, b) => a.ms - b.ms || (a.event.id < b.event.id ? -1 : a.event.id > b.event.id ? 1 : 0));
@@ -450,8 +450,7 @@ class Fold {
       this.insert(this.position + 1, [own(mended), own(now.step, now.step.minutes)]);
       this.cutShort(at);
     } else if (moveOf(now.step.moves, 'hold')) {
-      const ran = minutesOf(at - (now.startedAt ?? at));
-      const left = Math.max(0, Math.round(now.minutes - ran));
+      const left = leftOf(now, at);
       const { pin, pressure } = this.guide.again;
       this.insert(this.position + 1, [own(mended), own(pin, this.guide.heatingMinutes), own(pressure, left)]);
       this.cutShort(at);
@@ -475,9 +474,7 @@ class Fold {
     const closed = moveOf(now.step.moves, 'come-up') !== undefined || moveOf(now.step.moves, 'hold') !== undefined;
     const pressure = this.steps.findIndex(({ step }, i) => i >= this.position && step.done === 'heaterOff');
     if (!closed || pressure < 0) return null;
-    const run = this.steps[pressure] as Working;
-    const ran = run.startedAt === null ? 0 : (at - run.startedAt) / MINUTE;
-    const left = Math.max(0, Math.round(run.minutes - ran));
+    const left = leftOf(this.steps[pressure] as Working, at);
     const own = copies(by, time);
     const { clear, lock, pin, pressure: hold } = this.guide.again;
     this.insert(pressure + 1, [own(clear), own(lock), own(pin, this.guide.heatingMinutes), own(hold, left)]);
@@ -490,6 +487,10 @@ class Fold {
 }
 
 const minutesOf = (ms: Ms): number => ms / MINUTE;
+
+/** What is left of a step's minutes, whole ones: all of them where its turn has not come. */
+const leftOf = ({ startedAt, minutes }: Working, at: Ms): number =>
+  Math.max(0, Math.round(minutes - minutesOf(at - (startedAt ?? at))));
 
 /** When each step's turn came or would come, and the end, if all went on as planned from now. */
 function projected(fold: Fold, now: Ms): { readonly starts: Ms[]; readonly end: Ms } {
@@ -604,7 +605,7 @@ export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms)
   for (const { at } of events)
     if (Number.isNaN(Date.parse(at))) throw new RangeError(`event time "${at}" is not ISO 8601`);
   const fold = new Fold(guide);
-  const { kept, ignored } = live(events);
+  const { kept, ignored } = eventsThatCount(events);
   for (const event of kept) fold.apply(event);
   if (fold.finishedAt === null) fold.advance(nowMs);
   const begun = fold.startedAt ?? nowMs;

@@ -67,7 +67,7 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
       kind: 'reduce',
       minutes: sauce.reduceMinutes,
       toMl: sauce.reducedMl,
-      meatIn: (meatsInPot.length > 0 && !leaves) || (wanted.meatBack && leaves),
+      meatIn: meatsInPot.length > 0 && meat !== 'out',
     });
   }
   const starch = figures.portions.find(({ kind }) => kind === 'thickener');

@@ -224,6 +224,18 @@ function goneSince(before: Pot['accounts'], pot: Pot): Pick<StageRun, 'purgedKg'
   };
 }
 
+/**
+ * Brings an open pot to the boil on full heat.
+ *
+ * @returns minutes; 0 where it boils already
+ */
+export function untilItBoils(pot: Pot, follow?: Follow): number {
+  const begin = pot.minutes;
+  const on = { ...STANDING_OPEN, watts: pot.build.heaterW };
+  stepFor(pot, LONGEST_TO_BOIL, on, follow, () => pot.temperatureC >= pot.build.boilingC - 0.05);
+  return pot.minutes - begin;
+}
+
 /** Minutes to bring an opened pot back to the boil with what is put in, and its temperature on the way. */
 export function backToBoil(
   opened: Pot,
@@ -231,10 +243,7 @@ export function backToBoil(
   follow?: Follow,
 ): { minutes: number; pot: Pot; brothOutMl: number; standing: readonly Stretch[] } {
   const { pot, brothOutMl, standing } = refill(opened, what, follow);
-  const begin = pot.minutes;
-  const on = { watts: pot.build.heaterW, lid: 'off', valve: 'open', regulated: true } as const;
-  stepFor(pot, LONGEST_TO_BOIL, on, follow, () => pot.temperatureC >= pot.build.boilingC - 0.05);
-  return { minutes: pot.minutes - begin, pot, brothOutMl, standing };
+  return { minutes: untilItBoils(pot, follow), pot, brothOutMl, standing };
 }
 
 /**

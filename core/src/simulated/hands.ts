@@ -1,5 +1,6 @@
 import type { GuideStep } from '../clock/guide-step';
 import type { Forecast } from '../braise/forecast/forecast-document';
+import { CLEARING_ML } from '../braise/forecast/pot-so-far';
 import { thickenerById } from '../larder/thickeners';
 import type { Move } from '../method/moves';
 import type { SimulatedKitchen } from './kitchen';
@@ -14,8 +15,6 @@ export interface Done {
 }
 
 const NOTHING: Refusal = null;
-/** A burnt base gets this much more liquid than the minimum's third. Common practice: a cup. */
-const CLEARING_ML = 240;
 
 const hot = (kitchen: SimulatedKitchen): Refusal =>
   kitchen.command(kitchen.device.electric ? { do: 'saute', level: 'high' } : { do: 'burner', level: 'full' });

@@ -157,9 +157,9 @@ export function grainCookValue(history: readonly Stretch[]): number {
  * @example grainTexture('freekeh', 20) // 'cooked'
  */
 export function grainTexture(id: string, cookValue: number): GrainDoneness {
-  const { boilMinutes, fallsApartAt } = grainById(id);
-  if (cookValue < boilMinutes[0]) return 'hard';
-  return cookValue <= fallsApartAt ? 'cooked' : 'falls-apart';
+  const [from, to] = grainWindow(id);
+  if (cookValue < from) return 'hard';
+  return cookValue <= to ? 'cooked' : 'falls-apart';
 }
 
 /**
@@ -198,8 +198,8 @@ export function simmerMinutes(
   liquidC: number,
 ): number | null {
   if (kind === 'grain') {
-    const { boilMinutes, fallsApartAt } = grainById(id);
-    const wanted = Math.min(boilMinutes[0] * 1.05, (boilMinutes[0] + fallsApartAt) / 2);
+    const [cooked, fallsApart] = grainWindow(id);
+    const wanted = Math.min(cooked * 1.05, (cooked + fallsApart) / 2);
     const minutes = Math.ceil(wanted / cookRate(liquidC));
     return minutes > LONGEST_SIMMER ? null : minutes;
   }

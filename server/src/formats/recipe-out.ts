@@ -8,6 +8,7 @@ import {
   grainById,
   aromaticKind,
   lowerFirst,
+  meatsOf,
   upperFirst,
 } from '@hervir/core';
 
@@ -25,9 +26,7 @@ function ingredients({ plan }: Forecast, system: UnitSystem): string[] {
   const mass = (grams: number): string => print.quantity('mass', grams);
   const volume = (ml: number): string => print.quantity('volume', ml);
   return [
-    ...[plan.meat, ...plan.otherMeats].map(
-      ({ grams, cut, form }) => `${mass(grams)} ${cutTitle(cutById(cut))}, ${form}`,
-    ),
+    ...meatsOf(plan).map(({ grams, cut, form }) => `${mass(grams)} ${cutTitle(cutById(cut))}, ${form}`),
     ...(plan.deglaze ? [`${volume(plan.deglaze.ml)} ${liquidWord(plan.deglaze.liquid)}, to deglaze`] : []),
     ...plan.liquids.filter(({ ml }) => ml > 0).map(({ liquid, ml }) => `${volume(ml)} ${liquidWord(liquid)}`),
     ...plan.additions.map(({ ingredient, grams }) => `${mass(grams)} ${liquidWord(ingredient)}`),

@@ -2,6 +2,7 @@ import { NOTES, resultOf, type LogEntry, type LogItem } from '@hervir/contract';
 import {
   cutById,
   cutTitle,
+  eventsThatCount,
   type CookEvent,
   type CookState,
   type Forecast,
@@ -14,9 +15,9 @@ import type { CookEntity, LogEntryEntity } from '../database/entities';
 
 /** The first check of a cook: later ones are of meat that went back. */
 export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {
-  const checks = events.filter(({ kind, payload }) => kind === 'checked' && payload.grade !== undefined);
-  const [first] = [...checks].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-  return first?.payload.grade ?? null;
+  // One that was taken back was never said.
+  const { kept } = eventsThatCount(events);
+  return kept.find(({ kind, payload }) => kind === 'checked' && payload.grade !== undefined)?.payload.grade ?? null;
 }
 
 const rounded = (minutes: number | null): number | null =>

@@ -262,13 +262,9 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       const row = await em.findOne(LogEntryEntity, { id });
       if (!row) throw notFound('log entry', id);
       const known = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
-      const { firstGrade: first, ...said } = row.entry;
-      // Said anew, it is what is meant of the whole cook.
-      const entry: LogEntry = {
-        ...said,
-        ...(change.grade === undefined && first !== undefined ? { firstGrade: first } : {}),
-        ...known,
-      };
+      // A grade said anew is what is meant of the whole cook.
+      const anew = change.grade === undefined ? {} : { firstGrade: undefined };
+      const entry: LogEntry = { ...row.entry, ...known, ...anew };
       await this.learning.learn(em, row, -1);
       const observation =
         entry.grade === row.entry.grade ? row.observation : await this.observedAgain(em, row, entry.grade);

@@ -1,7 +1,7 @@
-import { newPlan } from '@hervir/core';
+import { newPlan, type CookEvent } from '@hervir/core';
 import type { LogEntry } from '@hervir/contract';
 import { resultOf } from '@hervir/contract';
-import { columnsOf } from './entry';
+import { columnsOf, firstGrade } from './entry';
 
 const entry = (more: Partial<LogEntry>): LogEntry => ({
   id: '5e2c9a10-5a57-4c47-9c92-5c1d1c9f0001',
@@ -52,5 +52,19 @@ describe('what a line of the log is sorted and drawn by', () => {
     ['fork', 'pulls', 'short'],
   ] as const)('meat that came out %s, wanted %s, is %s', (grade, wanted, result) => {
     expect(resultOf(grade, wanted)).toBe(result);
+  });
+
+  test('the first check is the first that was not taken back', () => {
+    const event = (id: string, minute: number, kind: CookEvent['kind'], payload: CookEvent['payload']): CookEvent => ({
+      id,
+      kind,
+      at: `2027-01-17T18:0${minute}:00.000Z`,
+      payload,
+    });
+    const slip = event('a', 1, 'checked', { grade: 'chewy' });
+    const said = event('c', 3, 'checked', { grade: 'fork' });
+    expect(firstGrade([slip, said])).toBe('chewy');
+    expect(firstGrade([said, slip, event('b', 2, 'undone', { event: 'a' })])).toBe('fork');
+    expect(firstGrade([])).toBeNull();
   });
 });

@@ -42,8 +42,7 @@ interface Props {
 }
 
 /** When to begin; where that has passed, how late it is and what it makes of dinner. */
-function Begins({ clock, reasons }: Pick<Forecast, 'clock' | 'reasons'>): ReactNode {
-  const now = useNow();
+function Begins({ clock, reasons, now }: Pick<Forecast, 'clock' | 'reasons'> & { readonly now: Date }): ReactNode {
   const late = lateStart(clock, now);
   if (late === null) {
     return (
@@ -108,7 +107,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
         </>
       ) : (
         <>
-          <Begins clock={clock} reasons={reasons} />
+          <Begins clock={clock} reasons={reasons} now={now} />
           <Why
             figure="eatAt"
             reasons={reasons}

@@ -19,7 +19,7 @@ const HOUR = 3_600_000;
 const PIN_LATE = 6;
 
 /** How much later than reckoned the pin is, whole minutes; null while it is not late enough to look. */
-export function pinIsLate({ state, now }: LiveCook): number | null {
+function pinIsLate({ state, now }: LiveCook): number | null {
   const current = state.now;
   if (!current || current.dueAt === null || !current.step.moves.some(({ kind }) => kind === 'come-up')) return null;
   const late = Math.floor((now - current.dueAt) / 60_000);
@@ -51,6 +51,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
   const usual = Math.round(current.minutes);
   const ringing = timer?.rings === true;
   const check = isCheck(step);
+  const pinLate = pinIsLate(cook);
   return (
     <section className={`vessel now-card ${over ? step.alarm : ''}`} aria-label="Now">
       <p className="now-part">{whereInWork(cook)}</p>
@@ -69,11 +70,11 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       )}
       {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
       {aside !== null && <p className="now-detail">{aside}</p>}
-      {pinIsLate(cook) !== null && (
+      {pinLate !== null && (
         <p className="now-late" role="status">
           <span aria-hidden>▲ </span>
-          {pinIsLate(cook)} min later than reckoned. Is the valve closed? Steam at the rim: the gasket does not sit. No
-          steam at all: give it time.
+          {pinLate} min later than reckoned. Is the valve closed? Steam at the rim: the gasket does not sit. No steam at
+          all: give it time.
         </p>
       )}
       {step.caution !== null && (

@@ -1,4 +1,4 @@
-import { RESCUE_TITLES, type CookEvent, type CookState } from '@hervir/core';
+import { eventsThatCount, RESCUE_TITLES, type CookEvent, type CookState } from '@hervir/core';
 import { GRADE_WORDS } from '../shared/words';
 
 /** One thing that was told of a cook. */
@@ -43,14 +43,14 @@ function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null 
  */
 export function happenedIn(state: CookState, events: readonly CookEvent[]): Happened[] {
   const ignored = new Set(state.ignored.map(({ event }) => event));
-  const undone = new Set(events.flatMap(({ kind, payload }) => (kind === 'undone' ? [payload.event ?? ''] : [])));
-  const told = events
-    .filter(({ id }) => !ignored.has(id) && !undone.has(id))
+  const { kept } = eventsThatCount(events);
+  const told = kept
+    .filter(({ id }) => !ignored.has(id))
     .flatMap((event): Happened[] => {
       const text = wordsOf(event, state);
       return text === null ? [] : [{ key: event.id, at: Date.parse(event.at), text }];
     });
-  const named = new Set(events.map(({ payload }) => payload.step));
+  const named = new Set(kept.map(({ payload }) => payload.step));
   // What ended a step without naming it: the cooker, or a time that was up.
   const byItself = state.steps.flatMap(({ step, doneAt, passedOver }): Happened[] =>
     doneAt === null || passedOver || named.has(step.id) ? [] : [{ key: step.id, at: doneAt, text: step.button }],

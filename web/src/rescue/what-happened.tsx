@@ -21,7 +21,7 @@ const tellOf = (topic: RescueTopic, actions: CookActions): void =>
   topic === 'burn' ? actions.tell('burn') : actions.tell('wentWrong', { trouble: topic });
 
 /** Whether what is done now came in because of this: the clock of what was planned stands still. */
-export function isBeingMended({ state }: LiveCook, topic: RescueTopic): boolean {
+function isBeingMended({ state }: LiveCook, topic: RescueTopic): boolean {
   const step = state.now?.step;
   if (step?.broughtInBy !== topic) return false;
   return ['clear', 'without-power', 'see-to'].some((kind) => step.moves.some((move) => move.kind === kind));
@@ -60,8 +60,19 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
   const says = SAYS[topic];
   const mending = isBeingMended(cook, topic);
   const step = cook.state.now?.step;
-  const back = (): void => void navigate(`/cook/${cook.record.id}`);
-  const waits = topic === 'pin-will-not-fall' && told && step !== undefined && fallsNow(cook);
+  const andBack = (tell: () => void) => (): void => {
+    tell();
+    void navigate(`/cook/${cook.record.id}`);
+  };
+  const ends = (): { readonly label: string; readonly press: () => void } | null => {
+    if (mending && step) return { label: step.button, press: andBack(() => actions.done(step)) };
+    if (says === undefined) return { label: 'Mended: back to the pot', press: andBack(() => tellOf(topic, actions)) };
+    if (!told) return null;
+    return topic === 'pin-will-not-fall' && fallsNow(cook)
+      ? { label: 'The pin has fallen', press: andBack(() => actions.tell('pinDown')) }
+      : { label: 'Back to the pot', press: andBack(() => undefined) };
+  };
+  const end = ends();
   return (
     <>
       {says !== undefined && !mending && !told && (
@@ -79,45 +90,10 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
       {mending && <p className="rescue-stands">The minutes stand still. Take your time with these:</p>}
       {children}
       {(mending || told) && <WhatIsLeft at={at} />}
-      {mending && step ? (
-        <button
-          type="button"
-          className="big-button"
-          onClick={() => {
-            actions.done(step);
-            back();
-          }}
-        >
-          {step.button}
+      {end && (
+        <button type="button" className="big-button" onClick={end.press}>
+          {end.label}
         </button>
-      ) : waits ? (
-        <button
-          type="button"
-          className="big-button"
-          onClick={() => {
-            actions.tell('pinDown');
-            back();
-          }}
-        >
-          The pin has fallen
-        </button>
-      ) : says === undefined ? (
-        <button
-          type="button"
-          className="big-button"
-          onClick={() => {
-            tellOf(topic, actions);
-            back();
-          }}
-        >
-          Mended: back to the pot
-        </button>
-      ) : (
-        told && (
-          <button type="button" className="big-button" onClick={back}>
-            Back to the pot
-          </button>
-        )
       )}
     </>
   );

@@ -1,12 +1,9 @@
-import { UNDER_FOIL_W_PER_M2K } from './later-stages';
+import { untilItBoils } from '../../pot/later-stage';
+import { underFoil } from './later-stages';
 import { WET_SURFACE } from '../../meat/piece-body';
 import type { Opened } from '../../method/figures';
-import type { CookingBody } from '../../physics/cooking-body';
 import type { Pot } from '../../pot/pot-model';
 import { STANDING_OPEN, stepFor } from '../../pot/pressure-run';
-
-/** Nobody waits longer for a pot to boil again, minutes. */
-const LONGEST_TO_BOIL = 90;
 
 /**
  * Minutes for an opened pot to boil again on full heat: it has cooled while the fat was taken off, and the meat in it takes
@@ -21,16 +18,7 @@ export function boilsAgain(last: Pot, { minutes, ladledMl, meat }: Opened): numb
   const out = meat === 'in' ? [] : pot.takeOut();
   pot.ladle(ladledMl / 1000);
   stepFor(pot, minutes, STANDING_OPEN);
-  if (meat === 'back') pot.add(...out.map((body) => waited(body, minutes, pot.build.roomC)));
-  const begin = pot.minutes;
-  const on = { ...STANDING_OPEN, watts: pot.build.heaterW };
-  stepFor(pot, LONGEST_TO_BOIL, on, undefined, () => pot.temperatureC >= pot.build.boilingC - 0.05);
-  return pot.minutes - begin;
-}
-
-/** A cut that lay under foil for so long. */
-function waited(body: CookingBody, minutes: number, roomC: number): CookingBody {
-  const foil = body.withSurface(UNDER_FOIL_W_PER_M2K);
-  foil.advance(minutes * 60, roomC, roomC);
-  return foil.withSurface(WET_SURFACE);
+  if (meat === 'back')
+    pot.add(...out.map((body) => underFoil(body, minutes, pot.build.roomC).withSurface(WET_SURFACE)));
+  return untilItBoils(pot);
 }

@@ -322,6 +322,13 @@ function waits(body: CookingBody, minutes: number, roomC: number): void {
   }
 }
 
+/** A cut that is lifted out and lies under foil for so long. */
+export function underFoil(body: CookingBody, minutes: number, roomC: number): CookingBody {
+  const out = body.withSurface(UNDER_FOIL_W_PER_M2K);
+  waits(out, minutes, roomC);
+  return out;
+}
+
 /** What rides along from when it goes in at a stage: through that stage and all after it, until it is lifted out. */
 export function throughFrom(done: readonly DoneStage[], from: number): Stretch[] {
   const stage = done[from];
