@@ -42,6 +42,7 @@ export { SIDES, type SideDish } from './plan/sides';
 export type { AtThePot } from './braise/rescue/rescue-from';
 export { clashesOf, type Clash } from './clock/clashes';
 export { mends, type Mend } from './braise/forecast/mends';
+export { afterBusyPot, type AfterBusyPot } from './clock/busy-pot';
 export { together, type Beside, type Together } from './clock/together';
 export { guideOf } from './braise/guide/guide';
 export { SECTION_WORDS, sectionName } from './words/section-words';

@@ -6,6 +6,8 @@ import type { Resource } from '../plan/plan';
 import { clashesOf } from './clashes';
 import { backwards } from './schedule';
 import type { Task } from './tasks';
+import { afterBusyPot } from './busy-pot';
+import { shiftIso } from '../units/time';
 import { together, type Together } from './together';
 
 const task = (id: string, minutes: number, resource: Resource, handsOn: boolean, after: string[] = []): Task => ({
@@ -183,6 +185,8 @@ describe('several braises in one evening', () => {
     return { id, name: id, pot, clock: { ...clock, eatAt } };
   };
   const seven = '2027-01-17T19:00:00+01:00';
+  const potMinute = (tasks: Together['clock']['tasks']): number =>
+    Math.min(...tasks.filter(({ resource }) => resource === 'pot').map(({ startMinute }) => startMinute));
 
   test('one alone is where it was', () => {
     const [only] = together([braise('neck', 'blue', seven)], print);
@@ -210,5 +214,18 @@ describe('several braises in one evening', () => {
     const both = together([braise('neck', 'blue', '2027-01-17T18:00:00+01:00'), braise('leg', 'steel', seven)], print);
     const neck = both.find(({ id }) => id === 'neck');
     expect(Date.parse(neck?.startAt ?? '')).toBeLessThan(Date.parse('2027-01-17T16:30:00+01:00'));
+  });
+
+  test('a pot that is still on the fire: what needs it begins and is eaten as much later, and in time not at all', () => {
+    const { clock } = braise('neck', 'blue', seven);
+    const needed = Date.parse(clock.eatAt) - (clock.totalMinutes - potMinute(clock.tasks)) * 60_000;
+    const startAt = shiftIso(seven, -clock.totalMinutes);
+    const late = afterBusyPot({ ...clock, startAt }, needed + 40 * 60_000);
+    // Times of day are kept to the second.
+    expect(late?.delayMinutes).toBeCloseTo(40, 1);
+    expect((Date.parse(late?.startAt ?? '') - Date.parse(startAt)) / 60_000).toBeCloseTo(40, 1);
+    expect((Date.parse(late?.eatAt ?? '') - Date.parse(seven)) / 60_000).toBeCloseTo(40, 1);
+    expect(afterBusyPot({ ...clock, startAt }, needed - 5 * 60_000)).toBeNull();
+    expect(afterBusyPot({ ...clock, startAt: null, eatAt: null }, needed + 40 * 60_000)).toBeNull();
   });
 });

@@ -38,10 +38,15 @@ const own = (braise: string, task: string): string => `${braise}/${task}`;
 
 const endOf = ({ startMinute, minutes }: ScheduledTask<string>): number => startMinute + minutes;
 
-const inPot = <T extends ScheduledTask<string>>(tasks: readonly T[]): T[] =>
+const inPot = <T extends Pick<ScheduledTask<string>, 'resource' | 'startMinute'>>(tasks: readonly T[]): T[] =>
   tasks
     .filter(({ resource }) => resource === 'pot' || resource.startsWith('pot of '))
     .sort((a, b) => a.startMinute - b.startMinute);
+
+/** The first thing a braise does in its pot; undefined where it needs none. */
+export const firstInPot = <T extends Pick<ScheduledTask<string>, 'resource' | 'startMinute'>>(
+  tasks: readonly T[],
+): T | undefined => inPot(tasks)[0];
 
 /** The braise that has the same pot before this one: what is eaten first is cooked first, else as they are listed. */
 function before(braises: readonly Together[], index: number): Together | undefined {
@@ -67,7 +72,7 @@ export function together(braises: readonly Together[], print: Printer): Beside[]
   const lastMeal = Math.max(...braises.map(({ clock }) => Date.parse(clock.eatAt)));
   const tasks = braises.flatMap(({ id, pot, clock }, index) => {
     const previous = before(braises, index);
-    const first = inPot(clock.tasks)[0]?.id;
+    const first = firstInPot(clock.tasks)?.id;
     const last = previous && inPot(previous.clock.tasks).at(-1)?.id;
     return clock.tasks.map((task) => ({
       ...task,

@@ -103,6 +103,8 @@ export function useCreateBraise(): UseMutationResult<BraiseRecord, Error, Plan> 
 
 export interface PlanActions {
   rename(id: string, name: string): Promise<void>;
+  /** Says when it is eaten. */
+  eatAt(id: string, serveAt: string): Promise<void>;
   copy(id: string): Promise<void>;
   remove(id: string): Promise<void>;
   restore(id: string): Promise<void>;
@@ -120,6 +122,11 @@ export function usePlanActions(): PlanActions {
     async rename(id, name) {
       const { plan, revision } = await open(id);
       await request('PUT', `/braises/${id}`, { revision, plan: { ...plan, name } });
+      await done(id);
+    },
+    async eatAt(id, serveAt) {
+      const { plan, revision } = await open(id);
+      await request('PUT', `/braises/${id}`, { revision, plan: { ...plan, serveAt } });
       await done(id);
     },
     async copy(id) {

@@ -1,15 +1,26 @@
-import type { BraiseRecord } from '@hervir/contract';
-import { clashesOf, printDuration, printerFor, together, type Forecast, type Mend, type Plan } from '@hervir/core';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import {
+  afterBusyPot,
+  clashesOf,
+  printDuration,
+  printerFor,
+  together,
+  type Forecast,
+  type Mend,
+  type Plan,
+  upperFirst,
+} from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { request } from '../api/client';
-import { keys, useBraises } from '../api/queries';
+import { useBraises } from '../api/queries';
+import { DinnerTime } from '../shared/dinner-time';
+import { useBusyPots } from '../shared/use-busy-pots';
 import { useNow } from '../shared/use-now';
+import { useReckoned } from '../shared/use-reckoned';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { clockTime, dayWord, inSentence } from '../shared/words';
+import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
 import { Sides } from './sides';
@@ -37,7 +48,10 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
     <div className="clock-panel">
       <section aria-label="When to begin">
         {clock.startAt === null || left === null ? (
-          <p className="dim">Say in the sentence when you eat, and the clock counts back from there.</p>
+          <>
+            <p className="dim">Say when you eat, and the clock counts back from there.</p>
+            <DinnerTime now={now} onServeAt={(serveAt) => edit((before) => ({ ...before, serveAt }))} />
+          </>
         ) : late ? (
           <Verdict tone="wrong">
             {printDuration(-left)} too late for {clockTime(clock.eatAt ?? '')}. What makes it sooner:
@@ -145,6 +159,7 @@ const ONE_EVENING = 4 * 3_600_000;
 function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
   const { system } = useUnits();
   const { serveAt } = plan;
+  const now = useNow();
   const near = (useBraises().data ?? []).filter(
     (other) =>
       other.id !== id &&
@@ -152,24 +167,16 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       serveAt !== null &&
       Math.abs(Date.parse(other.serveAt) - Date.parse(serveAt)) <= ONE_EVENING,
   );
-  const others = useQueries({
-    queries: near.map((other) => ({
-      queryKey: [...keys.braise(other.id), 'evening', other.revision, system],
-      queryFn: async (): Promise<{ plan: Plan; forecast: Forecast } | null> => {
-        const record = await request<BraiseRecord>('GET', `/braises/${other.id}`);
-        const reckoned = await reckoner('beside').forecast(record.plan, system);
-        return reckoned.ok ? { plan: record.plan, forecast: reckoned.value } : null;
-      },
-      staleTime: Infinity,
-    })),
-  });
-  if (serveAt === null || near.length === 0) return null;
-  const own = { id, name: plan.name === '' ? 'This one' : plan.name, plan, forecast };
+  const others = useReckoned(near);
+  const busy = useBusyPots(now).get(plan.cooker.name);
+  if (serveAt === null) return null;
+  const after = busy && busy.braiseId !== id ? afterBusyPot(forecast.clock, busy.freeAt) : null;
+  if (near.length === 0 && after === null) return null;
   const all = [
-    own,
+    { id, name: plan.name === '' ? 'This one' : plan.name, plan, clock: forecast.clock },
     ...near.flatMap((other, i) => {
-      const data = others[i]?.data;
-      return data ? [{ id: other.id, name: other.name, ...data }] : [];
+      const known = others[i];
+      return known ? [{ id: other.id, name: other.name, ...known }] : [];
     }),
   ];
   const beside = together(
@@ -177,13 +184,20 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       id: one.id,
       name: one.name,
       pot: inSentence(one.plan.cooker.name),
-      clock: { ...one.forecast.clock, eatAt: one.plan.serveAt ?? serveAt },
+      clock: { ...one.clock, eatAt: one.plan.serveAt ?? serveAt },
     })),
     printerFor(system),
   );
   return (
     <section aria-label="This evening">
       <h3>This evening, together</h3>
+      {busy && after && (
+        <Verdict tone="watch">
+          {upperFirst(inSentence(plan.cooker.name))} is on the fire with {busy.name} until about{' '}
+          {clockAt(busy.freeAt, serveAt)}: begun at {clockTime(after.startAt)}, this is dinner at{' '}
+          {clockTime(after.eatAt)}.
+        </Verdict>
+      )}
       <ul className="reasons">
         {beside.map(({ id: one, text }) => (
           <li key={one}>{one === id ? text : <Link to={`/bench/${one}`}>{text}</Link>}</li>

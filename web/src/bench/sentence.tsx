@@ -8,12 +8,11 @@ import {
   type Stage,
   upperFirst,
 } from '@hervir/core';
-import { Button, Input } from 'antd';
-import dayjs from 'dayjs';
-import { Fragment, useState, type ReactNode } from 'react';
-import { TimeInput } from '../shared/time-input';
+import { Button } from 'antd';
+import { Fragment, type ReactNode } from 'react';
+import { DinnerTime } from '../shared/dinner-time';
 import { Why } from '../shared/why';
-import { clockTime, counted, wallClockOn, dayWord } from '../shared/words';
+import { clockTime, counted, dayWord } from '../shared/words';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 
@@ -95,12 +94,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
             {printDuration(clock.totalMinutes)}
           </Why>{' '}
           in all,{' '}
-          <Why
-            figure="eatAt"
-            reasons={reasons}
-            tone="ember"
-            control={<ServeAt serveAt={usualDinner(now)} onServeAt={onServeAt} />}
-          >
+          <Why figure="eatAt" reasons={reasons} tone="ember" control={<DinnerTime now={now} onServeAt={onServeAt} />}>
             no dinner time yet
           </Why>
           :{' '}
@@ -112,7 +106,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
             figure="eatAt"
             reasons={reasons}
             tone="ember"
-            control={<ServeAt serveAt={clock.eatAt} onServeAt={onServeAt} />}
+            control={<DinnerTime now={now} serveAt={clock.eatAt} onServeAt={onServeAt} />}
           >
             {clockTime(clock.eatAt)}
           </Why>
@@ -164,46 +158,5 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
       </Why>{' '}
       that {TARGET_WORDS[plan.target]}.
     </p>
-  );
-}
-
-/** Seven in the evening, today or where that has passed tomorrow: a time to begin with. */
-function usualDinner(now: Date): string {
-  const today = wallClockOn(dayjs(now).format('YYYY-MM-DD'), '19:00');
-  return Date.parse(today) > now.getTime()
-    ? today
-    : wallClockOn(dayjs(now).add(1, 'day').format('YYYY-MM-DD'), '19:00');
-}
-
-function ServeAt({
-  serveAt,
-  onServeAt,
-}: {
-  readonly serveAt: string;
-  readonly onServeAt: (serveAt: string) => void;
-}): ReactNode {
-  const [day, setDay] = useState(serveAt.slice(0, 10));
-  const [time, setTime] = useState(clockTime(serveAt));
-  const ready = day !== '' && time !== '';
-  return (
-    <form
-      style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (ready) onServeAt(wallClockOn(day, time));
-      }}
-    >
-      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: 90 }} />
-      <Input
-        type="date"
-        aria-label="Which day"
-        value={day}
-        onChange={(event) => setDay(event.target.value)}
-        style={{ width: 160 }}
-      />
-      <Button htmlType="submit" disabled={!ready}>
-        Eat then
-      </Button>
-    </form>
   );
 }

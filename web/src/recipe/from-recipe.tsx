@@ -15,7 +15,11 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Refused, request } from '../api/client';
 import { useCookers, useCreateBraise } from '../api/queries';
+import { TimeInput } from '../shared/time-input';
+import { useNow } from '../shared/use-now';
 import { useUnits } from '../shared/use-units';
+import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
+import { dayOptions, wallClockOn } from '../shared/words';
 import './from-recipe.css';
 
 type As = RecipeLine['as'];
@@ -59,6 +63,9 @@ const CHOICES: readonly {
   },
 ];
 
+/** The recipe is kept for some time or other. */
+const NO_DAY = 'none';
+
 const valueOf = (as: As): string => ('id' in as ? `${as.kind}:${as.id}` : as.kind);
 
 /** What a choice says a line is. */
@@ -80,6 +87,9 @@ export function FromRecipe(): ReactNode {
   const [reading, setReading] = useState<RecipeReading | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const now = useNow();
+  const [day, setDay] = useState(() => usualDay(now));
+  const [time, setTime] = useState(USUAL_TIME);
   const cookerId = cooker ?? cookers[0]?.id;
   const read = async (source: string, corrected: Record<string, As>, pot = cookerId): Promise<void> => {
     if (source.trim() === '') return;
@@ -167,16 +177,35 @@ export function FromRecipe(): ReactNode {
       {reading && <Found reading={reading} onCorrect={correct} />}
       {reading?.plan && (
         <div className="recipe-row">
+          <span className="recipe-when" role="group" aria-label="When we eat">
+            We eat{' '}
+            <Select
+              aria-label="Which day"
+              value={day}
+              popupMatchSelectWidth={180}
+              options={[{ value: NO_DAY, label: 'on no day yet' }, ...dayOptions(day === NO_DAY ? null : day, now)]}
+              onChange={setDay}
+            />
+            {day !== NO_DAY && (
+              <>
+                {' '}
+                at <TimeInput label="At what time" value={time} onChange={setTime} style={{ width: 90 }} />
+              </>
+            )}
+          </span>
           <Button
             type="primary"
             size="large"
             loading={create.isPending}
             onClick={() =>
               reading.plan &&
-              create.mutate(reading.plan, {
-                onSuccess: ({ id }) => void navigate(`/bench/${id}`),
-                onError: (error) => setWrong(error.message),
-              })
+              create.mutate(
+                { ...reading.plan, serveAt: day === NO_DAY ? null : wallClockOn(day, time) },
+                {
+                  onSuccess: ({ id }) => void navigate(`/bench/${id}`),
+                  onError: (error) => setWrong(error.message),
+                },
+              )
             }
           >
             Make the plan

@@ -127,3 +127,12 @@ export function countdown(ms: number): string {
 export function timeOfMinute(startAt: string | null, minute: number): string | null {
   return startAt === null ? null : clockTime(shiftIso(startAt, Math.round(minute)));
 }
+
+/** The days one eats on: this week's, and the one that was chosen where it lies outside. */
+export function dayOptions(chosen: string | null, now: Date): { readonly value: string; readonly label: string }[] {
+  const days = Array.from({ length: 7 }, (_, i) => dayjs(now).add(i, 'day').format('YYYY-MM-DD'));
+  return (chosen === null || days.includes(chosen) ? days : [chosen, ...days]).map((day) => ({
+    value: day,
+    label: dayWord(day, now),
+  }));
+}

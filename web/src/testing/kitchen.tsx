@@ -22,7 +22,7 @@ import { answer } from './answer';
 
 /** Rooms reckon before they show, and the machine may be busy: nothing here is timed. */
 // What never comes ends a test; how long it takes is no matter.
-configure({ asyncUtilTimeout: 600_000 });
+configure({ asyncUtilTimeout: Number(process.env.HERVIR_PATIENCE ?? 600_000) });
 
 /** What was asked of the server, in order. */
 export interface Asked {

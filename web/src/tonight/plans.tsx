@@ -9,7 +9,11 @@ import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
 import { lateStart } from '../shared/late-start';
 import { MoreButton } from './more-button';
-import { useNext, type NextPlan } from './use-next';
+import { SayWhen } from './say-when';
+import { useNext, type Begins } from './use-next';
+
+/** From here on the other plans of the evening are worth a word, minutes. */
+const TOGETHER = 1;
 
 /** Not in the first load: the menu comes when it is asked for. */
 const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: module.PlanMenu })));
@@ -45,7 +49,7 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
               plan={next.plan}
               now={now}
               onRename={setRenaming}
-              begin={<Begin clock={next.clock} now={now} />}
+              begin={<Begin begins={next.begins} now={now} />}
             />
           </ul>
         ) : (
@@ -80,9 +84,10 @@ interface ItemProps {
 }
 
 /** When the next plan begins: the figure one looks for first; where that has passed, what it makes of dinner. */
-function Begin({ clock, now }: { readonly clock: NextPlan['clock']; readonly now: Date }): ReactNode {
-  if (clock === null || clock.startAt === null) return <span className="begin-at">…</span>;
-  const late = lateStart(clock, now);
+function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: Date }): ReactNode {
+  if (begins === null) return <span className="begin-at">…</span>;
+  const { startAt, eatAt, earlierMinutes, after } = begins;
+  const late = lateStart(begins, now);
   if (late !== null) {
     return (
       <span className="begin-at" style={{ color: 'var(--brass)' }}>
@@ -90,9 +95,25 @@ function Begin({ clock, now }: { readonly clock: NextPlan['clock']; readonly now
       </span>
     );
   }
+  if (after !== null) {
+    return (
+      <span className="begin-at" style={{ color: 'var(--brass)' }}>
+        ▲ begin {clockTime(startAt)}{' '}
+        <small>
+          {dayWord(startAt, now)}, dinner {clockTime(eatAt)}: its pot is on the fire with {after.pot.name}
+        </small>
+      </span>
+    );
+  }
   return (
     <span className="begin-at" style={{ color: 'var(--ember)' }}>
-      begin {clockTime(clock.startAt)} <small>{dayWord(clock.startAt, now)}</small>
+      begin {clockTime(startAt)}{' '}
+      <small>
+        {dayWord(startAt, now)}
+        {earlierMinutes >= TOGETHER
+          ? `, ${printDuration(earlierMinutes)} earlier than alone: another plan wants your hands or its pot`
+          : ''}
+      </small>
     </span>
   );
 }
@@ -143,6 +164,9 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
           </span>
         </span>
       </Link>
+      {plan.unreadable !== true && (plan.serveAt === null || Date.parse(plan.serveAt) < now.getTime()) && (
+        <SayWhen plan={plan} now={now} />
+      )}
       {menuAsked ? (
         <Suspense fallback={<MoreButton name={plan.name} />}>
           <PlanMenu

@@ -1,5 +1,6 @@
 import { cutById, DEFAULT_COOKER, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
 import dayjs from 'dayjs';
+import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
 import { wallClockOn } from '../shared/words';
 
 /** What the gaps of the sentence hold. */
@@ -14,8 +15,6 @@ export interface Asked {
 }
 
 const KEY = 'hervir.asked';
-/** Later than this in the day an ordinary braise is not on the table at seven, h. */
-const LATEST_BEGIN = 16.5;
 
 /** Filled in so that it answers at once: a usual supper, at the next seven o'clock that can be made. */
 export function firstAsked(now: Date): Asked {
@@ -24,10 +23,8 @@ export function firstAsked(now: Date): Asked {
     cut: 'goat-shoulder',
     form: 'chunks',
     cookerId: null,
-    time: '19:00',
-    day: dayjs(now)
-      .add(now.getHours() + now.getMinutes() / 60 >= LATEST_BEGIN ? 1 : 0, 'day')
-      .format('YYYY-MM-DD'),
+    time: USUAL_TIME,
+    day: usualDay(now),
   };
   try {
     const kept = JSON.parse(sessionStorage.getItem(KEY) ?? 'null') as Asked | null;

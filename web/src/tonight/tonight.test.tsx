@@ -2,7 +2,7 @@
 import type { Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { answer as json } from '../testing/answer';
-import { aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
+import { aCook, aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
 
 standAt('2027-01-17T13:00:00Z');
 
@@ -118,6 +118,58 @@ describe('Tonight', () => {
     expect(await within(next).findByText('Goat neck with quince')).toBeTruthy();
     expect(await within(next).findByText(/begin \d{2}:\d{2}/)).toBeTruthy();
     expect(within(screen.getByRole('region', { name: 'Plans' })).getByText('Oxtail with chestnuts')).toBeTruthy();
+  });
+
+  const OXTAIL = '1e4177b8-253c-4e42-895e-09934a6c47c2';
+  const beginNext = async (): Promise<string> => {
+    const next = await screen.findByRole('region', { name: 'Begin next' });
+    await within(next).findByText(/begin (\d|now)/);
+    return next.textContent ?? '';
+  };
+
+  test('what must be begun first is next, not what is eaten first', async () => {
+    const steel = { ...aPlan().cooker, name: 'The steel one' };
+    const serveAt = '2027-01-17T20:00:00+01:00';
+    const long = kept(aPlan({ name: 'Long leg', serveAt, pressureMinutes: 240, cooker: steel }), OXTAIL);
+    openRoom('/', aKitchen({ plans: [kept(aPlan()), long] }));
+    await waitFor(async () => expect(await beginNext()).toContain('Long leg'));
+  });
+
+  test('two plans of one evening in one pot: it begins earlier than alone, and says for what', async () => {
+    openRoom('/', aKitchen({ plans: [kept(aPlan()), kept(aPlan({ name: 'Oxtail with chestnuts' }), OXTAIL)] }));
+    await waitFor(async () => expect(await beginNext()).toMatch(/earlier than alone: another plan wants your hands/));
+  });
+
+  test('a pot that is on the fire is reckoned with: begun when it is free, and dinner as much later', async () => {
+    const soon = kept(aPlan({ name: 'Oxtail with chestnuts', serveAt: '2027-01-17T20:00:00+01:00' }), OXTAIL);
+    openRoom('/', aKitchen({ plans: [soon], running: [aCook()] }));
+    await waitFor(async () =>
+      expect(await beginNext()).toMatch(/dinner 2[0-3]:\d\d: its pot is on the fire with Goat neck/),
+    );
+  });
+
+  test('a plan without a dinner time is given one where it stands, and is then what to begin next', async () => {
+    const { user, kitchen } = openRoom('/', aKitchen({ plans: [kept(aPlan({ serveAt: null }))] }));
+    await screen.findByText(/Nothing is waiting/);
+    await user.click(await screen.findByRole('button', { name: 'Say when we eat Goat neck with quince' }));
+    const then = await screen.findByRole('button', { name: 'Eat then' });
+    const time = within(then.closest('form') as HTMLElement).getByRole('textbox', { name: 'When we eat' });
+    await user.clear(time);
+    await user.type(time, '20:30');
+    await user.click(then);
+    await waitFor(async () => expect(await beginNext()).toContain('eat 20:30'));
+    const [put] = sent(kitchen, 'PUT', '/api/braises/');
+    expect((put?.body as { plan: Plan }).plan.serveAt).toMatch(/T20:30:00/);
+  });
+
+  test('a time that the server does not keep is said where it was given, and nothing is lost', async () => {
+    const kitchen = aKitchen({ plans: [kept(aPlan({ serveAt: null }))] });
+    const { user } = openRoom('/', kitchen);
+    await user.click(await screen.findByRole('button', { name: 'Say when we eat Goat neck with quince' }));
+    kitchen.away = true;
+    await user.click(await screen.findByRole('button', { name: 'Eat then' }));
+    expect((await screen.findByText(/Not kept: /)).textContent).toMatch(/server/);
+    expect(kitchen.plans[0]?.plan.serveAt).toBeNull();
   });
 
   test('without a server it says so, and offers to try again', async () => {

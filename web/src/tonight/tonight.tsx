@@ -1,6 +1,5 @@
 import { cutById, inTen, LIMITS, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast, upperFirst } from '@hervir/core';
 import { Button, Select, Spin } from 'antd';
-import dayjs from 'dayjs';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from '../api/queries';
@@ -8,7 +7,7 @@ import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
-import { clockTime, CUT_OPTIONS, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
+import { clockTime, CUT_OPTIONS, dayOptions, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
 import { usePreferences } from '../state/preferences';
 import { Plans } from './plans';
@@ -58,12 +57,6 @@ export function Tonight(): ReactNode {
 
   const change = (part: Partial<Asked>): void => setAsked((before) => ({ ...before, ...part }));
   const cut = cutById(asked.cut);
-  const days = Array.from({ length: 7 }, (_, i) => dayjs(now).add(i, 'day').format('YYYY-MM-DD'));
-  const dayOptions = (days.includes(asked.day) ? days : [asked.day, ...days]).map((day) => ({
-    value: day,
-    label: dayWord(day, now),
-  }));
-
   const open = (): void => {
     if (plan === null) return;
     create.mutate(plan, { onSuccess: ({ id }) => void navigate(`/bench/${id}`) });
@@ -145,7 +138,7 @@ export function Tonight(): ReactNode {
             aria-label="Which day"
             value={asked.day}
             popupMatchSelectWidth={180}
-            options={dayOptions}
+            options={dayOptions(asked.day, now)}
             onChange={(day) => change({ day })}
           />
         </span>

@@ -1,23 +1,68 @@
-import type { BraiseRecord, BraiseSummary } from '@hervir/contract';
-import type { Forecast } from '@hervir/core';
-import { useQueries } from '@tanstack/react-query';
-import { request } from '../api/client';
-import { keys, useRunning } from '../api/queries';
+import type { BraiseSummary } from '@hervir/contract';
+import { afterBusyPot, printerFor, together, type AfterBusyPot, type Together } from '@hervir/core';
+import { useRunning } from '../api/queries';
+import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
+import { useReckoned, type Reckoned } from '../shared/use-reckoned';
 import { useUnits } from '../shared/use-units';
-import { reckoner } from '../workers/reckoner';
 
 /** So many of the plans ahead are looked into for which must be begun first. */
 const LOOKED_INTO = 6;
 
+/** When a plan is begun, with the other plans and what is on the fire reckoned with. */
+export interface Begins {
+  readonly startAt: string;
+  readonly eatAt: string;
+  /** It begins so much earlier than it would alone, for another braise wants the same pot or the same hands, minutes. */
+  readonly earlierMinutes: number;
+  /** Its pot is still on the fire when it would be needed. */
+  readonly after: (AfterBusyPot & { readonly pot: BusyPot }) | null;
+}
+
 /** A plan that waits, and when it must be begun; null while that is not reckoned. */
 export interface NextPlan {
   readonly plan: BraiseSummary;
-  readonly clock: Forecast['clock'] | null;
+  readonly begins: Begins | null;
+}
+
+/** All that wait, laid beside one another: one cook, one board, each pot one thing at a time. */
+function besideOneAnother(
+  waiting: readonly { readonly plan: BraiseSummary; readonly reckoned: Reckoned | null }[],
+  busy: ReadonlyMap<string, BusyPot>,
+  print: Parameters<typeof together>[1],
+): NextPlan[] {
+  const known = waiting.flatMap(({ plan, reckoned }): Together[] =>
+    reckoned === null || plan.serveAt === null
+      ? []
+      : [
+          {
+            id: plan.id,
+            name: plan.name,
+            pot: reckoned.plan.cooker.name,
+            clock: { ...reckoned.clock, eatAt: plan.serveAt },
+          },
+        ],
+  );
+  const beside = new Map(together(known, print).map((one) => [one.id, one]));
+  return waiting.map(({ plan, reckoned }): NextPlan => {
+    const own = beside.get(plan.id);
+    if (own === undefined || reckoned === null || plan.serveAt === null) return { plan, begins: null };
+    const pot = busy.get(reckoned.plan.cooker.name);
+    const after = pot && afterBusyPot({ ...reckoned.clock, startAt: own.startAt, eatAt: plan.serveAt }, pot.freeAt);
+    return {
+      plan,
+      begins: {
+        startAt: after?.startAt ?? own.startAt,
+        eatAt: after?.eatAt ?? plan.serveAt,
+        earlierMinutes: own.earlierMinutes,
+        after: pot && after ? { ...after, pot } : null,
+      },
+    };
+  });
 }
 
 /**
  * The plan that must be begun next: across all plans whose dinner is ahead, by when their work begins and not by when they
- * are eaten; one that is on the fire already is begun.
+ * are eaten, with each pot and the cook's hands once; one that is on the fire already is begun.
  */
 export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | null {
   const { system } = useUnits();
@@ -26,18 +71,12 @@ export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | 
     .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !running.has(id))
     .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
     .slice(0, LOOKED_INTO);
-  const clocks = useQueries({
-    queries: ahead.map(({ id, revision }) => ({
-      queryKey: [...keys.braise(id), 'begins', revision, system],
-      queryFn: async (): Promise<Forecast['clock'] | null> => {
-        const { plan } = await request<BraiseRecord>('GET', `/braises/${id}`);
-        const reckoned = await reckoner('beside').forecast(plan, system);
-        return reckoned.ok ? reckoned.value.clock : null;
-      },
-      staleTime: Infinity,
-    })),
-  });
-  const waiting = ahead.map((plan, i): NextPlan => ({ plan, clock: clocks[i]?.data ?? null }));
-  const begins = ({ plan, clock }: NextPlan): number => Date.parse(clock?.startAt ?? plan.serveAt ?? '');
-  return waiting.sort((a, b) => begins(a) - begins(b))[0] ?? null;
+  const reckoned = useReckoned(ahead);
+  const waiting = besideOneAnother(
+    ahead.map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null })),
+    useBusyPots(now),
+    printerFor(system),
+  );
+  const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
+  return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;
 }

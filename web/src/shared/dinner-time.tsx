@@ -1,0 +1,41 @@
+import { Button, Input } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { TimeInput } from './time-input';
+import { USUAL_TIME, usualDay } from './usual-dinner';
+import { clockTime, wallClockOn } from './words';
+
+interface Props {
+  readonly now: Date;
+  /** What stands in it at first; where nothing was said, the next seven o'clock. */
+  readonly serveAt?: string | null;
+  readonly onServeAt: (serveAt: string) => void;
+  readonly busy?: boolean;
+}
+
+/** When we eat, to be said or changed: a day and a time. */
+export function DinnerTime({ now, serveAt = null, onServeAt, busy = false }: Props): ReactNode {
+  const [day, setDay] = useState(serveAt?.slice(0, 10) ?? usualDay(now));
+  const [time, setTime] = useState(serveAt === null ? USUAL_TIME : clockTime(serveAt));
+  const ready = day !== '' && time !== '';
+  return (
+    <form
+      className="dinner-time"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) onServeAt(wallClockOn(day, time));
+      }}
+    >
+      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: 90 }} />
+      <Input
+        type="date"
+        aria-label="Which day"
+        value={day}
+        onChange={(event) => setDay(event.target.value)}
+        style={{ width: 160 }}
+      />
+      <Button htmlType="submit" disabled={!ready} loading={busy}>
+        Eat then
+      </Button>
+    </form>
+  );
+}

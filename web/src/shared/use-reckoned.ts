@@ -1,0 +1,29 @@
+import type { BraiseRecord, BraiseSummary } from '@hervir/contract';
+import type { Forecast, Plan } from '@hervir/core';
+import { useQueries } from '@tanstack/react-query';
+import { request } from '../api/client';
+import { keys } from '../api/queries';
+import { reckoner } from '../workers/reckoner';
+import { useUnits } from './use-units';
+
+/** A kept plan, whole, and what comes of it. */
+export interface Reckoned {
+  readonly plan: Plan;
+  readonly clock: Forecast['clock'];
+}
+
+/** Kept plans fetched and reckoned beside the room's own work, each once for every change of it; null until then. */
+export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned | null)[] {
+  const { system } = useUnits();
+  return useQueries({
+    queries: plans.map(({ id, revision }) => ({
+      queryKey: [...keys.braise(id), 'reckoned', revision, system],
+      queryFn: async (): Promise<Reckoned | null> => {
+        const { plan } = await request<BraiseRecord>('GET', `/braises/${id}`);
+        const reckoned = await reckoner('beside').forecast(plan, system);
+        return reckoned.ok ? { plan, clock: reckoned.value.clock } : null;
+      },
+      staleTime: Infinity,
+    })),
+  }).map(({ data }) => data ?? null);
+}
