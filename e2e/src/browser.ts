@@ -179,6 +179,17 @@ export class Person {
         delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker;
       });
     }
+    return Person.on(page, address);
+  }
+
+  /** Another tab of the same browser: it shares what the device keeps. */
+  async anotherTab(): Promise<Person> {
+    const page = await this.page.browserContext().newPage();
+    page.setDefaultTimeout(PATIENCE);
+    return Person.on(page, this.address);
+  }
+
+  private static on(page: Page, address: string): Person {
     const person = new Person(page, address);
     page.on('request', (request) => {
       const url = request.url();
@@ -391,6 +402,12 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
   readonly server: Server;
   readonly browser: Browser;
   readonly clock: TestClock;
+  /**
+   * Asks the server itself, as another device would.
+   *
+   * @throws Error with what the server said, where it refuses
+   */
+  asks<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: object): Promise<T>;
   /** The server goes down as a power cut would take it. */
   powerGoes(): Promise<void>;
   /** It is back, on its folder and its port. */
@@ -423,6 +440,16 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
     },
     get clock() {
       return there(clock);
+    },
+    async asks<T>(method: string, path: string, body?: object) {
+      const response = await fetch(`${there(server).address}/api${path}`, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      });
+      const text = await response.text();
+      if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${text}`);
+      return (text === '' ? null : JSON.parse(text)) as T;
     },
     powerGoes: () => there(server).kill(),
     async powerIsBack() {

@@ -28,7 +28,7 @@ describe('the log', () => {
     await person.reads('What was learnt');
     await person.reads(/The old steel one gives \d+ % less heat than its plate says/);
     await person.goes('/log?see=charts');
-    await person.reads(/The old steel one: \d+ % slower than its plate says/);
+    await person.reads(/The old steel one: the pin is up \d+ % later than planned/);
     await person.reads(/Goat shoulder: \d of \d came out short/);
     await person.goes('/log');
     await person.picks('How it came out', '▲ short of it');
@@ -96,9 +96,12 @@ describe('the log', () => {
     await person.reads('not in the plan: say what it is');
     await person.reads(/3 h in the oven cook like \d+ minutes under pressure/);
     await person.reads('The tomato paste is laid on top and not stirred');
+    await person.finds('group', 'When we eat');
     await person.presses('button', 'Make the plan');
     await person.page.waitForFunction(() => location.pathname.startsWith('/bench/'));
     await person.finds('button', 'Start cooking');
+    const made = await person.page.evaluate(() => location.pathname.replace('/bench/', '/api/braises/'));
+    expect((await fetch(`${kitchen.server.address}${made}/calendar.ics`)).status).toBe(200);
     await person.leaves();
   });
 });

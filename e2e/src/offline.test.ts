@@ -112,4 +112,39 @@ describe('without the server', () => {
     await person.leaves();
     await kitchen.powerIsBack();
   });
+
+  test('the second of two tabs follows the first, with the server and without, and goes on when the first is closed', async () => {
+    const first = await Person.at(kitchen.browser, kitchen.server.address);
+    const [plan] = await kitchen.asks<{ id: string }[]>('GET', '/braises');
+    const cook = randomUUID();
+    await kitchen.asks('POST', '/cooks', { id: cook, startedEventId: randomUUID(), braiseId: plan?.id });
+    await first.goes(`/cook/${cook}`);
+    await first.finds('region', 'Now');
+    const second = await first.anotherTab();
+    await second.goes(`/cook/${cook}`);
+    await second.finds('region', 'Now');
+    const title = (tab: Person): Promise<string> => tab.page.$eval('main h1', (words) => words.textContent ?? '');
+    const follow = async (leader: Person, follower: Person): Promise<void> => {
+      const was = await title(leader);
+      await leader.page.bringToFront();
+      await leader.pressesBig();
+      await until(async () => (await title(leader)) !== was);
+      await until(async () => (await title(follower)) === (await title(leader)));
+    };
+    await follow(first, second);
+    await follow(second, first);
+    await kitchen.powerGoes();
+    await until(async () => (await first.text()).includes('The server is away'));
+    await until(async () => (await second.text()).includes('The server is away'));
+    await follow(first, second);
+    await follow(second, first);
+    const pressed = await title(second);
+    await first.page.close();
+    await kitchen.powerIsBack();
+    await until(async () => !(await second.text()).includes('The server is away'));
+    expect(await title(second)).toBe(pressed);
+    await until(async () => (await kept(cook)).length === 5);
+    expect(second.pageErrors).toEqual([]);
+    await second.leaves();
+  });
 });

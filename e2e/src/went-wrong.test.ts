@@ -16,21 +16,11 @@ const PLAN = {
   pressureMinutes: 20,
 };
 
-async function sends<T>(path: string, body: object): Promise<T> {
-  const response = await fetch(`${kitchen.server.address}/api${path}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  if (!response.ok) throw new Error(await response.text());
-  return (await response.json()) as T;
-}
-
 /** A cook that has come as far as a step, a second for each step before it; on a phone, or on a laptop. */
 async function cooksTo(stepId: string, width: number): Promise<{ person: Person; id: string }> {
   const id = randomUUID();
   const begun = kitchen.clock.now();
-  const { guide } = await sends<CookRecord>('/cooks', { id, plan: PLAN, startedEventId: randomUUID() });
+  const { guide } = await kitchen.asks<CookRecord>('POST', '/cooks', { id, plan: PLAN, startedEventId: randomUUID() });
   const upTo = guide.steps.findIndex((step) => step.id === stepId);
   const events = guide.steps.slice(0, upTo).map(({ id: step, done }, i) => ({
     id: randomUUID(),
@@ -39,7 +29,7 @@ async function cooksTo(stepId: string, width: number): Promise<{ person: Person;
     payload: { step },
   }));
   kitchen.clock.forward((events.length + 2) / 60);
-  await sends(`/cooks/${id}/events`, { events });
+  await kitchen.asks('POST', `/cooks/${id}/events`, { events });
   const person = await Person.at(kitchen.browser, kitchen.server.address, { width, height: width < 500 ? 844 : 800 });
   await person.goes(`/cook/${id}`);
   await person.finds('region', 'Now');

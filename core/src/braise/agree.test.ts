@@ -58,6 +58,9 @@ describe.each(PLANS)('one figure, one number: %s', (_, plan) => {
     const all = f.reasons.find(({ figure }) => figure === 'startAt')?.text;
     expect(all).toContain(`${f.pressureMinutes} under pressure`);
     expect(all).toContain(`${Math.round(f.clock.totalMinutes)} min in all`);
+    const parts = /min in all: (.*) from there to the plate/.exec(all ?? '')?.[1] ?? '';
+    const sum = [...parts.matchAll(/\d+/g)].reduce((sum, [part]) => sum + Number(part), 0);
+    expect(sum).toBe(Math.round(f.clock.totalMinutes));
   });
 
   test('the fill and the base of the first lid are those of the pot', () => {

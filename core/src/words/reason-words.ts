@@ -77,6 +77,8 @@ export type ReasonFact =
       readonly values: {
         readonly total: number;
         readonly hands: number;
+        /** Until the lid is on for the first run. */
+        readonly before: number;
         readonly up: number;
         readonly under: number;
         readonly down: number;
@@ -256,8 +258,10 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
     case 'then-the-valve':
       return `${n(plan.release.naturalMinutes)} min left alone, then the valve; by itself it would take ${n(fact.values.natural)}. The meat goes on cooking meanwhile.`;
     case 'all-in-all': {
-      const { total, hands, up, under, down } = fact.values;
-      return `${n(total)} min in all: ${n(hands)} with your hands, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${n(plan.finish.restMinutes)} to rest.`;
+      const { total, hands, before, up, under, down } = fact.values;
+      // The last part is what is left of the whole minutes shown, so that the parts make up their sum.
+      const after = [before, up, under, down].reduce((left, part) => left - Math.round(part), Math.round(total));
+      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to the plate. ${n(hands)} of it with your hands.`;
     }
     case 'batches': {
       const { batches, perBatch, coverage, minutes, preheat } = fact.values;

@@ -196,7 +196,9 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'letting-down'),
         run: move.run,
-        title: 'Open the valve, hands to the side',
+        title: isStovetop(told)
+          ? 'Lift it off the burner, and open the valve, hands to the side'
+          : 'Open the valve, hands to the side',
         detail: HANDS,
         button: 'Valve opened',
         done: 'ventOpened',
@@ -531,11 +533,13 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
     section: ofRun(run, 'letting-down'),
     run,
     ...waits('turn'),
-    detail: isStovetop(told) ? 'Lift it off the burner.' : 'See that keep-warm is off.',
+    detail: isStovetop(told) ? '' : 'See that keep-warm is off.',
     caution: told.caution('lid-steam'),
   };
+  // A burner goes on giving heat: what is done first is said first.
+  const alone = isStovetop(told) ? 'Lift it off the burner. Leave it alone' : 'Leave it alone';
   const fell = { button: 'Pin is down', done: 'pinDown' as const };
-  if (minutes === null) return { ...own, ...fell, title: 'Leave it alone until the pin has fallen' };
+  if (minutes === null) return { ...own, ...fell, title: `${alone} until the pin has fallen` };
   const opened = { button: 'Valve opened', done: 'ventOpened' as const };
   const byItself = { button: 'Pin fell by itself', done: 'pinDown' as const };
   // Where nothing is left for the valve, the pin falls first.
@@ -544,7 +548,7 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
     return {
       ...own,
       ...byItself,
-      title: `Leave it alone until the pin falls. Not down in ${Math.round(minutes)} minutes: open the valve, hands to the side.`,
+      title: `${alone} until the pin falls. Not down in ${Math.round(minutes)} minutes: open the valve, hands to the side.`,
       skips: 1,
       otherwise: { ...opened, skips: 0 },
     };
@@ -552,7 +556,7 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
   return {
     ...own,
     ...opened,
-    title: 'Leave it alone. Then open the valve, hands to the side.',
+    title: `${alone}. Then open the valve, hands to the side.`,
     otherwise: { ...byItself, skips: 1 },
     caution: told.caution('quick-foams', run) ?? told.caution('lid-steam'),
   };

@@ -70,12 +70,19 @@ describe('the heads of the stations', () => {
     expect(early).toMatchObject({ tone: 'watch', verdict: '1 not as asked' });
   });
 
+  test('a valve that comes too late is not spoken of: the pin has fallen, and the minutes beside it say when', () => {
+    const plan: Plan = { ...neck, release: { method: 'natural-then-quick', naturalMinutes: 45 } };
+    const head = heads(plan).get('release');
+    expect(head?.summary).toBe('Left alone: the pin has fallen before the valve is due');
+    expect(Number.parseInt(head?.verdict ?? '', 10)).toBeLessThan(45);
+  });
+
   test.each([
     ['natural', 'Left alone until the pin falls'],
     ['quick', 'Valve opened at once'],
-    ['natural-then-quick', '15 min left alone, then the valve'],
+    ['natural-then-quick', '5 min left alone, then the valve'],
   ] as const)('letting down, %s', (method, summary) => {
-    expect(heads({ ...neck, release: { method, naturalMinutes: 15 } }).get('release')?.summary).toBe(summary);
+    expect(heads({ ...neck, release: { method, naturalMinutes: 5 } }).get('release')?.summary).toBe(summary);
   });
 
   test('the sauce: how much, and what is done to it, each thing once', () => {

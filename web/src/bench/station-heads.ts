@@ -21,6 +21,9 @@ export interface StationHead {
   readonly summary: string;
 }
 
+/** Nearer than this to falling by itself, the valve has nothing to do, minutes. */
+const BY_ITSELF = 0.05;
+
 type Print = (kind: QuantityKind, value: number) => string;
 
 const SCHOOLS: Readonly<Record<Plan['sear']['school'], string>> = {
@@ -63,7 +66,9 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
           ? 'Valve opened at once'
           : plan.release.method === 'natural'
             ? 'Left alone until the pin falls'
-            : `${plan.release.naturalMinutes} min left alone, then the valve`,
+            : forecast && forecast.pot.releaseMinutes >= forecast.pot.naturalReleaseMinutes - BY_ITSELF
+              ? 'Left alone: the pin has fallen before the valve is due'
+              : `${plan.release.naturalMinutes} min left alone, then the valve`,
     },
     sauceHead(plan, forecast, print),
   ];

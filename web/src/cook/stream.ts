@@ -9,6 +9,14 @@ type Message = {
   readonly [T in CookMessageType]: { readonly type: T; readonly data: CookMessages[T] };
 }[CookMessageType];
 
+/** What the page that listens tells the others when the server falls silent. */
+const SILENT = 'silent';
+
+function silent(): void {
+  unheard();
+  useCooks.setState({ reached: false });
+}
+
 const TYPES: readonly CookMessageType[] = ['hello', 'clock', 'event', 'cooks', 'trouble'];
 const NAME = 'hervir.cooks';
 
@@ -62,8 +70,8 @@ function listen(channel: BroadcastChannel): () => void {
     });
   }
   source.onerror = () => {
-    unheard();
-    useCooks.setState({ reached: false });
+    silent();
+    channel.postMessage(SILENT);
   };
   return () => source.close();
 }
@@ -74,7 +82,7 @@ function listen(channel: BroadcastChannel): () => void {
  */
 function open(): () => void {
   const channel = new BroadcastChannel(NAME);
-  channel.onmessage = (event: MessageEvent<Message>) => take(event.data);
+  channel.onmessage = ({ data }: MessageEvent<Message | typeof SILENT>) => (data === SILENT ? silent() : take(data));
   const stopClock = keepClock();
   const closed = new AbortController();
   let close = (): void => undefined;

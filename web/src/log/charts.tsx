@@ -77,8 +77,8 @@ function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): ReactNod
           .map(({ cooker, ratio }) => {
             const off = Math.round(Math.abs(ratio - 1) * 100);
             return off < 4
-              ? `${cooker}: as reckoned.`
-              : `${cooker}: ${off} % ${ratio > 1 ? 'slower' : 'quicker'} than its plate says.`;
+              ? `${cooker}: the pin is up when planned.`
+              : `${cooker}: the pin is up ${off} % ${ratio > 1 ? 'later' : 'sooner'} than planned, in the middle of its cooks.`;
           })
           .join(' ');
   const [from = NO_DAY, to = NO_DAY] = extent(points, ({ at }) => new Date(at));

@@ -101,7 +101,12 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
     }
   };
   const remove = async (): Promise<void> => {
-    await request('DELETE', `/log/${item.id}`).catch(sorry);
+    try {
+      await request('DELETE', `/log/${item.id}`);
+    } catch (error) {
+      sorry(error);
+      return;
+    }
     await queryClient.invalidateQueries();
     void navigate('/log');
   };

@@ -7,6 +7,8 @@ export function useWidth(): [React.RefObject<HTMLDivElement | null>, number] {
   useEffect(() => {
     const element = ref.current;
     if (!element) return;
+    // What is drawn to its width must not hold it there when the window narrows.
+    element.style.contain = 'inline-size';
     const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
     observer.observe(element);
     return () => observer.disconnect();

@@ -137,6 +137,7 @@ function factsOf(f: Unreasoned): Behind[] {
     values: {
       total: clock.totalMinutes,
       hands: clock.handsOnMinutes,
+      before: clock.tasks.find(({ work }) => work.kind === 'come-up')?.startMinute ?? 0,
       up: timer,
       under: f.pressureMinutes,
       down: pot.releaseMinutes,

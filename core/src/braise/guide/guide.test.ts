@@ -78,6 +78,20 @@ describe('the guide', () => {
     });
   });
 
+  test('a pot on a burner is lifted off it before anything else, however it is let down', () => {
+    for (const method of RELEASES) {
+      const steps = (cooker: typeof stovetop): string[] =>
+        guideOf(
+          forecast(planFor('goat-neck', 'slices', 1600, { cooker, release: { method, naturalMinutes: 3 } })),
+          METRIC,
+        )
+          .steps.filter(({ section }) => section === 'letting-down')
+          .map(({ title }) => title);
+      expect(steps(stovetop)[0]).toMatch(/^Lift it off the burner(\. Leave it alone|, and open the valve)/);
+      expect(steps({ ...stovetop, kind: 'electric' as never }).join(' ')).not.toContain('burner');
+    }
+  });
+
   test('in US units no step is metric', () => {
     const plan = planFor('goat-neck', 'slices', 1600, {
       vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
