@@ -251,6 +251,18 @@ describe('Log', () => {
     expect(screen.getByRole('region', { name: 'Planned and actual' }).textContent).toMatch(/35 min.*37 min/);
   });
 
+  test('one that cannot be thrown away stays where it is, and says why', async () => {
+    const kitchen = aKitchen({ log: [entry()] });
+    const { user } = openRoom('/log/8e4177b8-253c-4e42-895e-09934a6c47c2', kitchen);
+    await user.click(await screen.findByRole('button', { name: 'Throw away' }));
+    kitchen.answers['DELETE /api/log/8e4177b8-253c-4e42-895e-09934a6c47c2'] = () =>
+      answer({ faults: [{ path: '', problem: 'the disk is full', allowed: 'space' }] }, 507);
+    await user.click(await screen.findByRole('button', { name: 'Throw it away' }));
+    expect(await screen.findByText(/the disk is full/i)).toBeTruthy();
+    expect(window.location.pathname).toBe('/log/8e4177b8-253c-4e42-895e-09934a6c47c2');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(entry().name);
+  });
+
   test('a past cook is added with no more than its day, cut, weight and what came of it', async () => {
     const kitchen = aKitchen();
     kitchen.answers['POST /api/log'] = (body) => answer({ ...entry(), id: (body as { id: string }).id }, 201);

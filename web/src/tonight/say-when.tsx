@@ -26,12 +26,7 @@ export function SayWhen({ plan, now }: { readonly plan: BraiseSummary; readonly 
   };
   return (
     <div className="say-when">
-      <Button
-        size="small"
-        aria-expanded={asked}
-        aria-label={`Say when we eat ${plan.name}`}
-        onClick={() => setAsked(!asked)}
-      >
+      <Button aria-expanded={asked} aria-label={`Say when we eat ${plan.name}`} onClick={() => setAsked(!asked)}>
         {plan.serveAt === null ? 'Say when we eat' : 'Another day'}
       </Button>
       {asked && (
