@@ -11,6 +11,22 @@ const A_BREATH = 0.75;
 
 const endOf = ({ startMinute, minutes }: ScheduledTask): number => startMinute + minutes;
 
+/** Dishes beside that are ready before the meal, for at the end the hands are wanted elsewhere. */
+function readyEarly(tasks: readonly ScheduledTask[]): Clash[] {
+  const meal = Math.max(0, ...tasks.map(endOf));
+  return tasks.flatMap((task): Clash[] => {
+    const last = !tasks.some(({ after }) => after.includes(task.id));
+    const minutes = meal - endOf(task);
+    if (task.track?.kind !== 'side' || !last || !task.handsOn || minutes < A_BREATH || task.movedMinutes > 0) return [];
+    return [
+      {
+        minutes,
+        text: `“${task.label}” is over ${Math.round(minutes)} min before the meal, for at the end your hands are wanted: keep it covered and hot.`,
+      },
+    ];
+  });
+}
+
 /**
  * Where the main work stands still because the cook, or a burner, is taken by something else.
  *
@@ -43,5 +59,5 @@ export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
       text: `“${before.label}” is over ${Math.round(task.slackMinutes)} min before “${task.label}” can begin: “${inTheWay.label}” is in between.`,
     });
   }
-  return found.sort((a, b) => b.minutes - a.minutes);
+  return [...found, ...readyEarly(tasks)].sort((a, b) => b.minutes - a.minutes);
 }

@@ -163,6 +163,18 @@ describe('clashes', () => {
     expect(more).toEqual([]);
   });
 
+  test('a mash that wants hands for five minutes is made while the pot works: dinner is no later (common practice)', () => {
+    const mash = {
+      name: 'Mash',
+      tasks: [{ label: 'Mash them', minutes: 5, handsOn: true, resource: 'side-burner' as const }],
+    };
+    const plan = planFor('goat-neck', 'slices', 1600);
+    const alone = forecast(plan).clock.totalMinutes;
+    const { clock } = forecast({ ...plan, sides: [mash] });
+    expect(clock.totalMinutes).toBeCloseTo(alone, 6);
+    expect(clashesOf(clock.tasks)[0]?.text).toMatch(/Mash.* is over \d+ min before the meal.*keep it covered and hot/);
+  });
+
   test('a braise alone has none; a dish that wants the hands at the end has one, and with no hands none', () => {
     const withSide = (handsOn: boolean): ReturnType<typeof clashesOf> =>
       clashesOf(

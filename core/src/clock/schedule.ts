@@ -2,7 +2,8 @@ import type { Resource } from '../plan/plan';
 import type { Task } from './tasks';
 
 /** What the schedule needs to know of a task: whatever else it is stays with it. */
-type Bare = Pick<Task<string>, 'id' | 'label' | 'minutes' | 'resource' | 'handsOn' | 'after' | 'endsBefore'>;
+type Bare = Pick<Task<string>, 'id' | 'label' | 'minutes' | 'resource' | 'handsOn' | 'after' | 'endsBefore'> &
+  Partial<Pick<Task<string>, 'track'>>;
 
 /** A task's place on the clock. */
 export interface Scheduled {
@@ -28,6 +29,9 @@ interface Busy {
   readonly from: number;
   readonly to: number;
 }
+
+/** A dish beside is fitted in between where it can be, and waits for the meal: the braise does not wait for it. */
+const comesSecond = ({ track }: Bare): number => (track?.kind === 'side' ? 1 : 0);
 
 /** A cook has two hands and one board; the pot and each burner do one thing at a time. */
 function occupies(task: Bare): string[] {
@@ -71,10 +75,13 @@ export function backwards<T extends Bare>(
   while (waiting.length > 0) {
     // Of those whose followers all have their place, the one that can end last: the critical chain goes first.
     let best = -1;
+    let bestRank = Infinity;
     let bestEnd = Number.NEGATIVE_INFINITY;
-    waiting.forEach(({ id }, i) => {
-      const wanted = limits.get(id) as number;
-      if (open.get(id) === 0 && wanted > bestEnd) [best, bestEnd] = [i, wanted];
+    waiting.forEach((task, i) => {
+      const wanted = limits.get(task.id) as number;
+      const rank = comesSecond(task);
+      if (open.get(task.id) !== 0 || rank > bestRank || (rank === bestRank && wanted <= bestEnd)) return;
+      [best, bestRank, bestEnd] = [i, rank, wanted];
     });
     const [task] = best >= 0 ? waiting.splice(best, 1) : [];
     if (!task) throw new RangeError(`tasks wait for each other: ${waiting.map((left) => left.id).join(', ')}`);

@@ -42,7 +42,7 @@ describe('from weight to shape', () => {
     expect(whole.dimensionsCm[2]).toBe(7);
     expect(whole.dimensionsCm.reduce((volume, d) => volume * d, 1.06)).toBeCloseTo(1800, 6);
     const cubes = pieceOf(planFor('beef-chuck', 'chunks', 1272, {}, { thicknessCm: 4 }).meat);
-    expect(cubes.count).toBe(18);
+    expect(cubes.count).toBe(19);
     expect(cubes.thicknessCm).toBe(4);
   });
 
@@ -74,22 +74,48 @@ describe('from weight to shape', () => {
     );
   });
 
-  test('whatever the cut, form and weight: the pieces together weigh what was left, and none is thicker than a cube', () => {
+  test('whatever the cut, form and weight: the pieces together weigh what was left, and counted ones fill their brick', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...CUTS),
         fc.nat(),
         fc.integer({ min: 100, max: 8000 }),
         fc.boolean(),
-        (cut, pick, grams, boneIn) => {
+        fc.integer({ min: 1, max: 12 }),
+        (cut, pick, grams, boneIn, pieces) => {
           const form = cut.forms[pick % cut.forms.length] ?? 'whole';
+          const counted = pieceOf(planFor(cut.id, form, grams, {}, { boneIn, pieces }).meat);
+          expect(counted.count * counted.gramsEach).toBeCloseTo(grams, 6);
+          expect(counted.dimensionsCm.reduce((volume, d) => volume * d, 1.06)).toBeCloseTo(counted.gramsEach, 4);
+          expect(counted.thicknessCm).toBeLessThanOrEqual(largestThicknessCm(counted.gramsEach) * 1.0001);
           const piece = pieceOf(planFor(cut.id, form, grams, {}, { boneIn }).meat);
           expect(piece.count * piece.gramsEach).toBeCloseTo(grams, 6);
-          expect(piece.dimensionsCm.reduce((volume, d) => volume * d, 1.06)).toBeCloseTo(piece.gramsEach, 4);
-          expect(piece.thicknessCm).toBeLessThanOrEqual(largestThicknessCm(piece.gramsEach) * 1.0001);
         },
       ),
     );
+  });
+
+  test('more weight never makes the thickness of what nobody counted less (common practice: it grows, or stays)', () => {
+    for (const cut of CUTS) {
+      for (const form of cut.forms) {
+        let before = 0;
+        for (let grams = 100; grams <= 6000; grams += 50) {
+          const { thicknessCm } = pieceOf(planFor(cut.id, form, grams).meat);
+          expect(thicknessCm).toBeGreaterThanOrEqual(before - 1e-9);
+          before = thicknessCm;
+        }
+      }
+    }
+  });
+
+  test('a counted rib that weighs more is a longer one (common practice)', () => {
+    const [length, width, thickness] = pieceOf(
+      planFor('beef-short-rib', 'ribs', 1350, {}, { pieces: 3 }).meat,
+    ).dimensionsCm;
+    expect(length).toBeGreaterThan(12);
+    expect(length).toBeLessThan(17);
+    expect(width).toBeLessThan(7);
+    expect(thickness).toBeLessThan(5.5);
   });
 });
 

@@ -93,6 +93,15 @@ function usualPiece(cut: Cut, meat: Meat): { length: number; width: number; thic
 }
 
 /**
+ * How a piece that weighs more than the usual one grows: length, width, thickness, as powers of its weight. A heavier rib
+ * is a longer one; others keep their shape. Where the thickness is measured, the other two take it all. Common practice.
+ */
+function shareOf(form: Form, thicknessFixed: boolean): readonly [number, number, number] {
+  if (form === 'ribs') return thicknessFixed ? [4 / 5, 1 / 5, 0] : [2 / 3, 1 / 6, 1 / 6];
+  return thicknessFixed ? [1 / 2, 1 / 2, 0] : [1 / 3, 1 / 3, 1 / 3];
+}
+
+/**
  * From weight to shape: how many pieces of what size a cut makes. The weight is what is left after trimming. A usual
  * piece grows with weight as the cut says; a measured thickness fixes the smallest dimension; a given count fixes what
  * a piece weighs. Bone counts as part of the piece it is in.
@@ -120,6 +129,7 @@ export function pieceOf(meat: Meat): Piece {
   const usual = usualPiece(cut, meat);
   let { length, width, thickness } = usual;
   let count: number;
+  const fixed = meat.thicknessCm !== undefined;
   if (usual.single) {
     count = meat.pieces ?? 1;
     thickness = meat.thicknessCm ?? thickness;
@@ -135,24 +145,18 @@ export function pieceOf(meat: Meat): Piece {
       thickness = meat.thicknessCm;
     }
     const usualGrams = brickGrams(length, width, thickness);
-    // Rounded down beside a measured thickness, so that no piece comes out lighter than that thickness allows.
-    const fitting = grams / usualGrams;
-    count =
-      meat.pieces ?? Math.max(1, meat.thicknessCm === undefined ? Math.round(fitting) : Math.floor(fitting + 1e-9));
-    if (meat.pieces === undefined && meat.thicknessCm === undefined) {
-      // Nothing measured: what the rounding leaves is shared by all three dimensions, and the shape stays.
-      const scale = Math.cbrt(grams / count / usualGrams);
-      length *= scale;
-      width *= scale;
-      thickness *= scale;
-    } else {
-      const stretch = Math.sqrt(grams / count / usualGrams);
-      length *= stretch;
-      width *= stretch;
-    }
+    count = meat.pieces ?? Math.max(1, Math.round(grams / usualGrams));
+    // Nobody counted them: they are as large as such pieces are, and what the rounding leaves changes no minute. Only less
+    // than one of them is smaller.
+    const ratio = meat.pieces === undefined ? Math.min(1, grams / usualGrams) : grams / count / usualGrams;
+    const [along, across, deep] = shareOf(meat.form, fixed);
+    length *= ratio ** along;
+    width *= ratio ** across;
+    thickness *= ratio ** deep;
   }
   const most = largestThicknessCm(grams / count);
-  if (meat.thicknessCm !== undefined && meat.thicknessCm > most * 1.005) {
+  const counted = usual.single || meat.pieces !== undefined || count === 1;
+  if (meat.thicknessCm !== undefined && counted && meat.thicknessCm > most * 1.005) {
     throw new PlanError(
       'meat.thicknessCm',
       `${meat.thicknessCm} cm is more than a piece of ${Math.round(grams / count)} g can have`,

@@ -59,7 +59,7 @@ function searCut(line: Line, plan: Plan, bowls: Bowls, cut: number, sear: SearPl
         pieces,
         face: face + 1,
         faces: sear.faces.length,
-        stirred: sear.faces.length === 1,
+        stirred: sear.stirred,
         where,
         beside: i === 0 && face === 0 && cut === 0 ? bowls.aromatics(({ how }) => how === 'with-meat') : [],
       };

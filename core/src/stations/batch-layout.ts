@@ -14,7 +14,7 @@ export interface BatchLayout {
   readonly fits: boolean;
 }
 
-/** Air between pieces and before the wall, so that steam gets away, cm. Common practice. */
+/** Air between pieces, so that steam gets away, cm. Common practice. */
 const GAP_CM = 0.5;
 
 interface Rows {
@@ -78,7 +78,7 @@ function place({ counts, along, across }: Rows, gap = GAP_CM): Placed[] {
  * @example layBatch(4, [6.5, 5], 22).fits // true
  */
 export function layBatch(count: number, face: readonly [number, number], diameterCm: number): BatchLayout {
-  const radius = diameterCm / 2 - GAP_CM;
+  const radius = diameterCm / 2;
   const [length, width] = face;
   const ways = [rowsOf(count, length, width, radius), rowsOf(count, width, length, radius)].filter(
     (rows): rows is Rows => rows !== null,

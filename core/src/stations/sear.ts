@@ -5,8 +5,8 @@ import { baseAreaM2 } from '../pot/cooker';
 import { aromaticSteps } from './aromatics';
 import { layBatch, type BatchLayout } from './batch-layout';
 
-/** Most of the base that pieces may cover and still brown, and from where they steam. Common practice. */
-export const COVER_BEST = 0.55;
+/** Most of the base that pieces may cover and still brown (55 to 65 %), and from where they steam. Common practice. */
+export const COVER_BEST = 0.6;
 export const COVER_STEAMS = 0.7;
 /** A heater under this takes longer, by so much. Common practice. */
 const WEAK_WATTS = 900;
@@ -31,6 +31,9 @@ const FACES: Readonly<Record<Form, number>> = {
   rack: 2,
   pieces: 3,
 };
+
+/** Cut thinner than this it is stirred, and not laid out piece by piece, cm. Common practice. */
+const STIRRED_UNDER_CM = 2;
 
 /** Minutes for the first face and for each other one, the middle of what cooks say. Common practice. */
 const SIDE_MINUTES: Readonly<Record<SearSchool, readonly [number, number]>> = {
@@ -67,6 +70,10 @@ export interface SearPlan {
   readonly proposedBatches: number;
   /** Its heater takes longer. */
   readonly weakHeater: boolean;
+  /** One batch that is stirred, and not laid out on its faces. */
+  readonly stirred: boolean;
+  /** Length and width of the face a piece is laid on, cm. */
+  readonly face: readonly [number, number];
 }
 
 const NO_SEAR: SearPlan = {
@@ -83,6 +90,8 @@ const NO_SEAR: SearPlan = {
   wet: null,
   proposedBatches: 0,
   weakHeater: false,
+  stirred: false,
+  face: [0, 0],
 };
 
 /**
@@ -127,6 +136,24 @@ function evenly(count: number, batches: number): number[] {
   return Array.from({ length: batches }, (_, i) => Math.ceil((count - i) / batches)).filter((n) => n > 0);
 }
 
+/** The most pieces that brown at once, on whichever face lets the most lie; one in any case. */
+function mostAtOnce(
+  count: number,
+  faces: readonly (readonly [number, number])[],
+  diameterCm: number,
+): { readonly count: number; readonly face: readonly [number, number] } {
+  const base = baseAreaM2(diameterCm) * 10_000;
+  const [[length, width]] = faces as readonly [readonly [number, number]];
+  let best = { count: 1, face: faces[0] as readonly [number, number] };
+  for (const face of faces) {
+    const covered = Math.min(COVER_BEST / (face[0] * face[1]), COVER_STEAMS / (length * width)) * base;
+    let most = Math.min(count, Math.max(1, Math.floor(covered)));
+    while (most > 1 && !layBatch(most, face, diameterCm).fits) most -= 1;
+    if (most > best.count) best = { count: most, face };
+  }
+  return best;
+}
+
 /**
  * Works out the batches and minutes of a sear: pieces may cover a little over half of the base and must not touch; every
  * batch takes its faces in turn. Common practice.
@@ -150,36 +177,40 @@ export function searPlan(
   if (sear.school === 'none') return NO_SEAR;
   const on = sear.where === 'pan' ? PAN : cooker;
   const base = baseAreaM2(on.baseDiameterCm) * 10_000;
-  const [length, width] = piece.dimensionsCm;
-  const face = length * width;
+  const [length, width, thickness] = piece.dimensionsCm;
+  const cut = piece.form === 'chunks' || piece.form === 'bite-size';
   // A stirred batch is one batch however much it is: the pieces are not laid out.
-  const stirred = sear.school === 'light';
-  let most = stirred ? piece.count : Math.min(piece.count, Math.max(1, Math.floor((COVER_BEST * base) / face)));
-  while (!stirred && most > 1 && !layBatch(most, [length, width], on.baseDiameterCm).fits) most -= 1;
+  const stirred = sear.school === 'light' || (cut && thickness < STIRRED_UNDER_CM);
+  // What is browned all round is laid on any of its long faces; turned to its widest, a batch must still not steam.
+  const faces: (readonly [number, number])[] = FACES[piece.form] > 2 ? [[length, thickness]] : [];
+  const { count: most, face } = stirred
+    ? { count: piece.count, face: [length, width] as const }
+    : mostAtOnce(piece.count, [[length, width], ...faces], on.baseDiameterCm);
   const proposedBatches = Math.ceil(piece.count / most);
   const batchSizes = evenly(piece.count, Math.min(piece.count, sear.batches ?? proposedBatches));
   const batches = batchSizes.length;
   const perBatch = batchSizes[0] as number;
-  const coverage = (perBatch * face) / base;
+  const lies = (perBatch * length * width) / base;
+  const coverage = stirred ? Math.min(1, lies) : lies;
   const weakHeater = on.watts < WEAK_WATTS;
   const factor = (weakHeater ? WEAK_FACTOR : 1) * learntFactor;
   const wet = wetSurface(meat);
   const [first, other] = SIDE_MINUTES[sear.school];
   const firstMinutes = first * factor + (wet === null ? 0 : WET_MINUTES);
   // Minutes that the cook has set are theirs, on whatever heat.
-  const faces =
+  const faceMinutes =
     sear.faceMinutes ??
-    (other === 0
+    (other === 0 || stirred
       ? [firstMinutes]
       : Array.from({ length: FACES[piece.form] }, (_, i) => (i === 0 ? firstMinutes : other * factor)));
-  const minutesPerBatch = faces.reduce((sum, minutes) => sum + minutes, 0);
+  const minutesPerBatch = faceMinutes.reduce((sum, minutes) => sum + minutes, 0);
   return {
     batches,
     perBatch,
     batchSizes,
     minutes: batches * minutesPerBatch + (batches - 1) * RECOVERY_MINUTES,
     minutesPerBatch,
-    faces,
+    faces: faceMinutes,
     coverage,
     steams: !stirred && coverage > COVER_STEAMS,
     baseDiameterCm: on.baseDiameterCm,
@@ -187,17 +218,17 @@ export function searPlan(
     wet,
     proposedBatches,
     weakHeater,
+    stirred,
+    face,
   };
 }
 
 /**
  * Every batch of a sear, laid out on its base as seen from above.
  *
- * @param piece the pieces
  * @param sear the sear, from {@link searPlan}
- * @example batchLayouts(eightRibs, searPlan(eightRibs, { school: 'hard', where: 'pot', order: 'meat-first' }, cooker22cm)).length // 2
+ * @example batchLayouts(searPlan(eightRibs, { school: 'hard', where: 'pot', order: 'meat-first' }, cooker22cm)).length // 2
  */
-export function batchLayouts(piece: Pick<Piece, 'dimensionsCm'>, sear: SearPlan): BatchLayout[] {
-  const [length, width] = piece.dimensionsCm;
-  return sear.batchSizes.map((count) => layBatch(count, [length, width], sear.baseDiameterCm));
+export function batchLayouts(sear: SearPlan): BatchLayout[] {
+  return sear.batchSizes.map((count) => layBatch(count, sear.face, sear.baseDiameterCm));
 }

@@ -9,10 +9,10 @@ const SIZE = 84;
 /** The base seen from above, a circle a batch, its pieces in their places. */
 export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactNode {
   const { sear, piece } = forecast;
+  const { stirred } = sear;
   if (sear.batches === 0) return null;
-  const layouts = batchLayouts(piece, sear);
+  const layouts = batchLayouts(sear);
   const shown = layouts.slice(0, SHOWN);
-  const stirred = sear.faces.length === 1 && sear.batches === 1;
   const scale = (SIZE - 6) / sear.baseDiameterCm;
   return (
     <div className="batches">

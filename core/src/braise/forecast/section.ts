@@ -134,7 +134,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     : f.sear.faces.length > 1 || plan.meat.rub?.sugar === true
       ? fondOf(plan)
       : 'film';
-  const batch = seared ? layBatch(f.sear.perBatch, [lengthCm, piece.dimensionsCm[1]], cooker.baseDiameterCm) : null;
+  const batch = seared ? layBatch(f.sear.perBatch, f.sear.face, cooker.baseDiameterCm) : null;
   const inMiddle = batch ? new Set(batch.placed.map(({ x }) => x.toFixed(1))).size : 0;
   const common = {
     diameterCm: cooker.baseDiameterCm,
