@@ -4,6 +4,7 @@ import {
   FORMS,
   GRADES,
   LIMITS,
+  againstTarget,
   TARGETS,
   type CookEvent,
   type FactorKind,
@@ -268,8 +269,5 @@ export const readLearntChange = (input: unknown): Read<z.output<typeof learntCha
  */
 export function resultOf(grade: Grade | null, wanted: (typeof TARGETS)[number]): Result {
   if (grade === null) return 'unknown';
-  const at = GRADES.indexOf(grade);
-  if (at < GRADES.indexOf(wanted)) return 'short';
-  const past = wanted === 'slices' ? at > GRADES.indexOf('fork') : grade === 'threads';
-  return past ? 'past' : 'as-wanted';
+  return againstTarget(grade, wanted);
 }

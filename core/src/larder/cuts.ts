@@ -62,23 +62,24 @@ type Row = readonly [
  */
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['beef-chuck', 'beef', 'Chuck', 'shoulder, blade', 1.0, 'rich', 'all', 2.62, 1.87, 1.36, 6.4, 0, 'whole|chunks|bite-size'],
+  ['beef-chuck', 'beef', 'Chuck', 'shoulder, blade', 1.0, 'rich', 'all', 2.62, 1.87, 1.36, 6.4, 0, 'whole|chunks|bite-size|slices'],
   ['beef-short-rib', 'beef', 'Short rib', 'plate rib', 1.05, 'rich', 'pieces', 1.63, 1.27, 0.14, 4.0, 0.28, 'ribs|chunks|bite-size'],
-  ['beef-brisket-flat', 'beef', 'Brisket flat', 'first cut', 1.25, 'medium', 'flat', 4.45, 2.71, 1.6, 5.0, 0, 'whole|chunks'],
-  ['beef-brisket-point', 'beef', 'Brisket point', 'second cut, deckle', 1.2, 'rich', 'all', 2.57, 1.93, 1.8, 7.0, 0, 'whole|chunks'],
+  ['beef-brisket-flat', 'beef', 'Brisket flat', 'first cut', 1.25, 'medium', 'flat', 4.45, 2.71, 1.6, 5.0, 0, 'whole|chunks|slices'],
+  ['beef-brisket-point', 'beef', 'Brisket point', 'second cut, deckle', 1.2, 'rich', 'all', 2.57, 1.93, 1.8, 7.0, 0, 'whole|chunks|slices'],
   ['beef-brisket-cured', 'beef', 'Cured brisket', 'salt or corned', 1.2, 'medium', 'flat', 3.26, 1.99, 1.8, 6.4, 0, 'whole'],
-  ['beef-round', 'beef', 'Round', 'rump, topside, silverside', 1.1, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole|chunks|bite-size'],
-  ['beef-sirloin-tip', 'beef', 'Sirloin tip', 'knuckle, thick flank', 1.05, 'lean', 'all', 2.22, 1.61, 1.3, 7.0, 0, 'whole|chunks|bite-size'],
+  ['beef-round', 'beef', 'Round', 'rump, topside, silverside', 1.1, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole|chunks|bite-size|slices'],
+  ['beef-round-cured', 'beef', 'Cured round', 'salt or corned silverside', 1.15, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole'],
+  ['beef-sirloin-tip', 'beef', 'Sirloin tip', 'knuckle, thick flank', 1.05, 'lean', 'all', 2.22, 1.61, 1.3, 7.0, 0, 'whole|chunks|bite-size|slices'],
   ['beef-shin', 'beef', 'Shin', 'shank, leg', 1.3, 'medium', 'pieces', 2.67, 2.06, 0.32, 3.8, 0.25, 'slices|chunks|bite-size'],
   ['beef-oxtail', 'beef', 'Oxtail', 'tail', 1.35, 'rich', 'pieces', 1.1, 1.1, 0.16, 5.0, 0.45, 'pieces'],
-  ['beef-cheek', 'beef', 'Cheek', '', 1.25, 'medium', 'pieces', 2.45, 1.69, 0.4, 4.5, 0, 'whole|chunks|bite-size'],
+  ['beef-cheek', 'beef', 'Cheek', '', 1.25, 'medium', 'pieces', 2.45, 1.69, 0.4, 4.5, 0, 'whole|chunks|bite-size|slices'],
   ['pork-shoulder', 'pork', 'Shoulder', 'butt, picnic', 0.75, 'rich', 'all', 1.94, 1.48, 1.8, 8.4, 0.1, 'whole|chunks|bite-size'],
-  ['pork-collar', 'pork', 'Collar', 'neck', 0.8, 'rich', 'long', 2.36, 1.09, 1.4, 8.0, 0, 'whole|chunks|bite-size'],
+  ['pork-collar', 'pork', 'Collar', 'neck', 0.8, 'rich', 'long', 2.36, 1.09, 1.4, 8.0, 0, 'whole|chunks|bite-size|slices'],
   ['pork-hock', 'pork', 'Hock', 'knuckle', 1.15, 'rich', 'pieces', 1.34, 1.12, 0.7, 7.6, 0.35, 'whole'],
   ['pork-shank', 'pork', 'Shank', '', 1.05, 'medium', 'pieces', 1.72, 1.0, 0.5, 6.5, 0.3, 'whole'],
-  ['pork-spare-rib', 'pork', 'Spare rib', '', 0.8, 'rich', 'flat', 12.04, 6.02, 1.2, 2.5, 0.35, 'rack|ribs'],
+  ['pork-spare-rib', 'pork', 'Spare rib', 'pork ribs, back ribs', 0.8, 'rich', 'flat', 12.04, 6.02, 1.2, 2.5, 0.35, 'rack|ribs'],
   ['pork-cheek', 'pork', 'Cheek', '', 0.9, 'medium', 'pieces', 2.15, 1.46, 0.09, 3.0, 0, 'pieces'],
-  ['pork-belly', 'pork', 'Belly', 'side', 0.7, 'rich', 'flat', 3.94, 3.15, 1.2, 4.5, 0, 'whole|chunks|bite-size'],
+  ['pork-belly', 'pork', 'Belly', 'side', 0.7, 'rich', 'flat', 3.94, 3.15, 1.2, 4.5, 0, 'whole|chunks|bite-size|slices'],
   ['lamb-shoulder', 'lamb', 'Shoulder', '', 0.75, 'rich', 'all', 2.77, 2.08, 1.6, 6.4, 0.22, 'whole|chunks|bite-size'],
   ['lamb-neck', 'lamb', 'Neck', 'scrag', 0.95, 'medium', 'pieces', 2.04, 1.68, 0.2, 3.8, 0.35, 'slices|chunks|bite-size'],
   ['lamb-shank', 'lamb', 'Shank', '', 1.0, 'medium', 'pieces', 1.66, 1.0, 0.4, 6.1, 0.3, 'whole'],
@@ -91,7 +92,7 @@ const ROWS: readonly Row[] = [
   ['goat-stewing', 'goat', 'Mixed stewing pieces', 'on the bone', 0.95, 'medium', 'pieces', 1.03, 1.0, 0.06, 3.8, 0.3, 'pieces'],
 ];
 
-const CURED: ReadonlySet<string> = new Set(['beef-brisket-cured']);
+const CURED: ReadonlySet<string> = new Set(['beef-brisket-cured', 'beef-round-cured']);
 
 export const CUTS: readonly Cut[] = ROWS.map(
   ([

@@ -49,6 +49,11 @@ const ROWS: readonly Row[] = [
   ['tomato', 'Fresh tomato', 4, 1, 4, 6, false, 0.6, 'after pressure to stay fresh'],
   ['courgette', 'Courgette', 2, 1.3, 4, 6, false, 0.25, 'off the heat or a short simmer'],
   ['plantain-green', 'Green plantain', 3, 1.2, 15, 20, true, 0.02, ''],
+  ['plantain-ripe', 'Ripe plantain', 3, 1.2, 6, 9, false, 0.02, 'sweet; falls apart in a long run'],
+  ['okra', 'Okra', 1.5, 3, 6, 9, false, 0.1, 'whole: cut it thickens; a short simmer'],
+  ['bean-tinned', 'Beans from a tin, drained', 0.9, 1.3, 2, 20, false, 0.02, 'cooked already: only heated'],
+  ['olive', 'Olives', 1.5, 1.2, 2, 20, true, 0.02, 'salty: taste before you salt'],
+  ['caper', 'Capers', 0.6, 1, 1, 10, false, 0.05, 'rinsed; salty'],
   ['cassava', 'Cassava', 4, 1.2, 20, 25, true, 0.02, 'must be cooked through'],
   ['cauliflower', 'Cauliflower', 4, 1.2, 8, 11, false, 0.1, 'strong when cooked long; never from the start'],
   ['broccoli', 'Broccoli', 3, 1.5, 4, 6, false, 0.1, 'strong when cooked long; off the heat or a short run'],
@@ -69,6 +74,10 @@ const AS_NAMED: ReadonlySet<string> = new Set([
   'cauliflower',
   'broccoli',
   'brussels-sprout',
+  'okra',
+  'bean-tinned',
+  'olive',
+  'caper',
 ]);
 
 export const VEGETABLES: readonly Vegetable[] = ROWS.map(

@@ -2,7 +2,7 @@ import { forecast } from '../braise/forecast/forecast';
 import { guideOf } from '../braise/guide/guide';
 import { cookState } from '../clock/cook-state';
 import type { CookEvent } from '../clock/cook-events';
-import { GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Grade } from '../meat/tenderness';
+import { againstTarget, GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Grade } from '../meat/tenderness';
 import { bodyAsCooked } from '../braise/forecast/as-cooked';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
@@ -63,7 +63,7 @@ function cooked(
                 : minutes;
     at += Math.max(1, took * 60_000);
     if (done === 'checked') tell('checked', { step: id, grade: real.tenderness.grade });
-    if (done !== 'checked' || GRADES.indexOf(real.tenderness.grade) < GRADES.indexOf(plan.target)) {
+    if (done !== 'checked' || againstTarget(real.tenderness.grade, plan.target) === 'short') {
       tell(done === 'checked' ? 'stepDone' : done, { step: id });
     }
   }

@@ -134,7 +134,12 @@ describe('tenderness', () => {
     expect(gradeOf(0)).toBe('chewy');
     for (const [grade, from] of Object.entries(GRADE_FROM)) expect(gradeOf(from)).toBe(grade);
     expect(gradeOf(0.7399)).toBe('slices');
-    expect(TARGET_BAND).toEqual({ slices: [0.65, 0.85], fork: [0.74, 0.94], pulls: [0.82, 0.94] });
+    expect(TARGET_BAND).toEqual({
+      slices: [0.65, 0.85],
+      fork: [0.74, 0.94],
+      pulls: [0.82, 0.94],
+      shreds: [0.88, 0.985],
+    });
   });
 
   test('the critical toughness is where the mean is just the share, for an uneven piece too', () => {

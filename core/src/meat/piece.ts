@@ -10,6 +10,8 @@ const CHUNK_CM = 5;
 const BITE_CM = 3;
 /** A single rib cut from a rack is about this wide, cm. Common practice. */
 const RIB_WIDTH_CM = 3;
+/** A slice of a roast when nothing is said, cm. Common practice. */
+const SLICE_CM = 2.5;
 /** Less than this after trimming is not a braise. */
 export const LEAST_GRAMS = 20;
 
@@ -60,9 +62,15 @@ function usualPiece(cut: Cut, meat: Meat): { length: number; width: number; thic
         return { length: width, width: RIB_WIDTH_CM, thickness: cut.usualThicknessCm, single: false };
       }
       break;
+    case 'slices':
+      if (cut.growth !== 'pieces') {
+        // Across a roast: each as wide and as deep as it is.
+        const { usualThicknessCm: deep, aspect } = cut;
+        return { length: deep * aspect[1], width: deep, thickness: Math.min(SLICE_CM, deep), single: false };
+      }
+      break;
     case 'whole':
     case 'rack':
-    case 'slices':
     case 'pieces':
       break;
   }

@@ -25,12 +25,43 @@ export const GRADE_FROM: Readonly<Record<Grade, number>> = {
   threads: 0.94,
 };
 
-/** Share melted from which a target is met, and from which it is overshot: sliced meat crumbles, the others dry out. */
+/**
+ * Share melted from which a target is met, and from which it is overshot: sliced meat crumbles, the others dry out; meat
+ * that is meant for shreds is stirred into its sauce, and hardly ever too soft. Common practice.
+ */
 export const TARGET_BAND: Readonly<Record<Target, readonly [number, number]>> = {
   slices: [GRADE_FROM.slices, 0.85],
   fork: [GRADE_FROM.fork, GRADE_FROM.threads],
   pulls: [GRADE_FROM.pulls, GRADE_FROM.threads],
+  shreds: [0.88, 0.985],
 };
+
+/** The grades that meet a target. Common practice. */
+const MEETS: Readonly<Record<Target, readonly [Grade, ...Grade[]]>> = {
+  slices: ['slices', 'fork'],
+  fork: ['fork', 'pulls'],
+  pulls: ['pulls'],
+  shreds: ['pulls', 'threads'],
+};
+
+/**
+ * The grade a target asks for at the least.
+ *
+ * @example leastGrade('shreds') // 'pulls'
+ */
+export function leastGrade(wanted: Target): Grade {
+  return MEETS[wanted][0];
+}
+
+/**
+ * How a grade stands to what was wanted.
+ *
+ * @example againstTarget('slices', 'fork') // 'short'
+ */
+export function againstTarget(grade: Grade, wanted: Target): 'short' | 'as-wanted' | 'past' {
+  if (MEETS[wanted].includes(grade)) return 'as-wanted';
+  return GRADES.indexOf(grade) < GRADES.indexOf(leastGrade(wanted)) ? 'short' : 'past';
+}
 
 /**
  * The cook value that melts a share of the collagen at one point: X = 1 - exp(-k C / toughness), the other way round.

@@ -1,7 +1,7 @@
 import { meatsOf } from '../plan/meats';
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
-import type { Plan, StageId } from '../plan/plan';
+import { isPulled, type Plan, type StageId } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 import { isHotPlace, stageOf } from '../plan/stage-settings';
 import type { SauceFigures } from '../stations/sauce';
@@ -24,7 +24,7 @@ const COOKED_IN_MINUTES = 6;
 function leavesItsSauce(plan: Plan, sauce: SauceFigures): boolean {
   const { finish, meat, target } = plan;
   if (plan.servedFrom === 'pot') return finish.strain !== 'no' || finish.blend;
-  const alone = meat.form === 'whole' || meat.form === 'rack' || target === 'pulls';
+  const alone = meat.form === 'whole' || meat.form === 'rack' || isPulled(target);
   return alone || finish.strain !== 'no' || finish.blend || sauce.reduceMinutes > 0;
 }
 
@@ -43,7 +43,7 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
   };
   const cuts = bowls.cuts(meatsInPot);
   add(1, true, leaves ? { kind: 'lift', to: 'foil', portions: cuts } : null);
-  const bones = plan.meat.boneIn && plan.target === 'pulls' && sauce.bones;
+  const bones = plan.meat.boneIn && isPulled(plan.target) && sauce.bones;
   const fished = fishedOut(bowls);
   if (fished.length > 0 || bones) steps.push({ moves: [{ kind: 'fish-out', portions: fished, bones }], minutes: 1 });
   const lifted = toTheDish(plan, bowls, lastStage?.id ?? null);
@@ -104,7 +104,7 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
         .filter(Boolean),
     ],
   });
-  const whole = plan.meat.form === 'whole' || plan.meat.form === 'rack' || plan.target === 'pulls';
+  const whole = plan.meat.form === 'whole' || plan.meat.form === 'rack' || isPulled(plan.target);
   const waiting = leaves ? (wanted.meatBack ? [] : cuts) : [];
   const atTheEnd = [...waiting, ...bowls.cuts(outside)];
   if (!whole) add(1, true, { kind: 'put-back', portions: atTheEnd });
@@ -170,7 +170,7 @@ function strained(plan: Plan, bowls: Bowls, lifted: readonly PortionId[], fished
 
 export function plate(line: Line, plan: Plan, figures: Figures, bowls: Bowls, waiting: readonly PortionId[]): void {
   const all = bowls.cuts(meatsOf(plan).map((_, i) => i));
-  const pulled = plan.target === 'pulls' && !plan.finish.meatBack && waiting.length > 0;
+  const pulled = isPulled(plan.target) && !plan.finish.meatBack && waiting.length > 0;
   const sliced = !pulled && waiting.length > 0;
   const broth = figures.later
     .filter(({ settings }) => settings.takeOutMl > 0 && settings.broth === 'poured-over')

@@ -4,8 +4,11 @@ import { BODIES, THICKENERS } from '../larder/thickeners';
 export { BODIES, THICKENERS };
 
 /** What the meat should be like on the plate. */
-export const TARGETS = ['slices', 'fork', 'pulls'] as const;
+export const TARGETS = ['slices', 'fork', 'pulls', 'shreds'] as const;
 export type Target = (typeof TARGETS)[number];
+
+/** Whether the meat is meant to be taken apart with two forks, and not cut. */
+export const isPulled = (target: Target): boolean => target === 'pulls' || target === 'shreds';
 
 export const STARTS = ['fridge', 'room', 'frozen'] as const;
 export type StartsFrom = (typeof STARTS)[number];

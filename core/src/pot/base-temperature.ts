@@ -112,23 +112,33 @@ export function fondOf(plan: Sauteed): Sticking {
   const { sear, aromatics } = plan;
   if (sugarOnTheBase(plan)) return 'sugar-crust';
   if (sear.school !== 'none' && sear.where === 'pot') {
-    return sear.school === 'light' || sear.order === 'onion-first' ? 'film' : 'fond';
+    // A quick sear, or a stirred one, leaves little that sticks.
+    return sear.school !== 'hard' || sear.order === 'onion-first' ? 'film' : 'fond';
   }
   return aromatics.some((item) => item.grams > 0 && isFried(item)) ? 'film' : 'clean';
 }
 
-/** Water that fried onion, mushroom, tomato give off after the meat is out, ml: it loosens a fond, if not to the last. */
-export function vegetableWaterMl({ aromatics, sear }: Sauteed): number {
-  return aromatics
-    .filter(
-      (item) => isFried(item) && item.how !== 'fried-first' && item.then !== 'set-aside' && sear.order === 'meat-first',
-    )
+/**
+ * Water that onion, mushroom, tomato fried after the meat give off, ml, and what is poured on them: it loosens a fond, if not
+ * to the last.
+ */
+export function vegetableWaterMl({ aromatics, sear, additions = [] }: Sauteed): number {
+  if (sear.order !== 'meat-first') return 0;
+  const fried = aromatics
+    .filter((item) => isFried(item) && item.how !== 'fried-first' && item.then !== 'set-aside')
     .reduce((sum, { ingredient, grams }) => sum + grams * aromaticKind(ingredient).juiceShare, 0);
+  const pulp = additions
+    .filter(({ when }) => when === 'fried')
+    .reduce((sum, { ingredient, grams }) => sum + grams * liquidById(ingredient).waterShare, 0);
+  return fried + pulp;
 }
 
-/** Whether the fond is scraped up in what the vegetables give: where nothing is poured, and they give enough. */
+/** Whether the fond is scraped up in what the vegetables give, with what little is poured: where they give enough. */
 export function scrapedInJuice(plan: Sauteed & Pick<Plan, 'deglaze'>): boolean {
-  return plan.deglaze === null && vegetableWaterMl(plan) >= LEAST_DEGLAZE_ML;
+  const { deglaze } = plan;
+  if (deglaze !== null && !deglaze.scraped) return false;
+  const poured = deglaze?.ml ?? 0;
+  return poured < LEAST_DEGLAZE_ML && vegetableWaterMl(plan) + poured >= LEAST_DEGLAZE_ML;
 }
 
 /**

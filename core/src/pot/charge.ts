@@ -21,8 +21,10 @@ export interface Charge {
   readonly volumeMl: number;
   /** Its water: free liquid once it is stirred in. */
   readonly waterMl: number;
-  /** Thickening power, as grams of cornstarch; counts only for what is stirred in. */
+  /** What keeps the liquid from moving, as grams of cornstarch; counts only for what is stirred in. */
   readonly starchG: number;
+  /** What of it binds a finished sauce, grams of cornstarch. */
+  readonly bindsG: number;
   readonly temperatureC: number;
 }
 
@@ -60,7 +62,7 @@ const FROM: readonly (readonly Charge['from'][])[] = [
 ];
 const rank = ({ from }: Charge): number => FROM.findIndex((some) => some.includes(from));
 
-type Figures = Pick<Charge, 'stage' | 'at' | 'from' | 'volumeMl' | 'waterMl' | 'starchG'>;
+type Figures = Pick<Charge, 'stage' | 'at' | 'from' | 'volumeMl' | 'waterMl' | 'starchG' | 'bindsG'>;
 
 /** How a kind of portion goes into the pot; null for what is no liquid, paste or powder. */
 const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Portion) => Figures | null>>> = {
@@ -68,10 +70,11 @@ const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Port
     const then = meatsOf(plan)[index]?.marinade?.then;
     if (then === undefined || then === 'thrown') return null;
     const stage = then === 'boiled' ? 'deglaze' : 'load';
-    return { stage, at: null, from: 'marinade', volumeMl: ml ?? 0, waterMl: (ml ?? 0) * MARINADE_WATER, starchG: 0 };
+    const volumeMl = ml ?? 0;
+    return { stage, at: null, from: 'marinade', volumeMl, waterMl: volumeMl * MARINADE_WATER, starchG: 0, bindsG: 0 };
   },
   flour: (_, { grams }) => {
-    const { waterShare, starchEquivalent } = liquidById('flour');
+    const { waterShare, starchEquivalent, binds } = liquidById('flour');
     const g = grams ?? 0;
     return {
       stage: 'load',
@@ -80,6 +83,7 @@ const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Port
       volumeMl: g / THICK_DENSITY,
       waterMl: g * waterShare,
       starchG: g * starchEquivalent,
+      bindsG: g * binds,
     };
   },
   deglaze: (_, portion) => poured('deglaze', null, 'deglaze', portion),
@@ -90,7 +94,7 @@ const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Port
   swill: (_, portion) => poured('load', null, 'swill', portion),
   addition: ({ additions }, { index, food, grams }) => {
     const { when = 'stirred-in', stage = null } = additions[index] ?? {};
-    const { waterShare, starchEquivalent } = liquidById(food ?? '');
+    const { waterShare, starchEquivalent, binds } = liquidById(food ?? '');
     const g = grams ?? 0;
     return {
       stage: stage !== null ? 'later' : when === 'stirred-in' ? 'load' : when,
@@ -100,14 +104,23 @@ const AS_CHARGE: Readonly<Partial<Record<PortionKind, (plan: Plan, portion: Port
       // What is fried leaves its water in the air.
       waterMl: when === 'fried' ? 0 : g * waterShare,
       starchG: g * starchEquivalent,
+      bindsG: g * binds,
     };
   },
 };
 
 function poured(stage: ChargeStage, at: StageId | null, from: Charge['from'], { food, ml }: Portion): Figures {
-  const { waterShare, starchEquivalent } = liquidById(food ?? '');
+  const { waterShare, starchEquivalent, binds } = liquidById(food ?? '');
   const volumeMl = ml ?? 0;
-  return { stage, at, from, volumeMl, waterMl: volumeMl * waterShare, starchG: volumeMl * starchEquivalent };
+  return {
+    stage,
+    at,
+    from,
+    volumeMl,
+    waterMl: volumeMl * waterShare,
+    starchG: volumeMl * starchEquivalent,
+    bindsG: volumeMl * binds,
+  };
 }
 
 function chargeOf(plan: Plan, portion: Portion): Charge | null {

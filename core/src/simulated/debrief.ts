@@ -2,7 +2,7 @@ import { printDuration } from '../units/time';
 import { listed, upperFirst } from '../units/list';
 import type { Printer } from '../units/quantity';
 import { CORNSTARCH_PER_240_ML, type Body } from '../larder/thickeners';
-import { GRADES } from '../meat/tenderness';
+import { againstTarget } from '../meat/tenderness';
 import { LIKELY_K, type BurnCauseId } from '../pot/base-temperature';
 import { chargesOf } from '../pot/charge';
 import { textureWord } from '../stations/doneness';
@@ -77,11 +77,10 @@ function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
   const { grade } = run.opened ?? { grade: null };
   const { target } = run.f.plan;
   if (grade === null) return [];
-  const wanted = GRADES.indexOf(target);
-  const found = GRADES.indexOf(grade);
-  const past = target === 'slices' ? found > GRADES.indexOf('fork') : grade === 'threads';
-  const good = found >= wanted && !past;
-  if (found < wanted) {
+  const result = againstTarget(grade, target);
+  const past = result === 'past';
+  const good = result === 'as-wanted';
+  if (result === 'short') {
     const planned = run.f.pressureMinutes;
     const ran = run.pressureMinutes;
     const { toughness } = run.kitchen;
@@ -190,7 +189,7 @@ function sauce({ run, print }: Ground, advice: Advice[]): DebriefLine[] {
   const { finish } = run.f;
   const ml = run.kitchen.sauceMl;
   const { thickener, body } = run.f.plan.finish;
-  const stirredIn = chargesOf(run.f.plan).reduce((sum, { starchG }) => sum + starchG, 0);
+  const stirredIn = chargesOf(run.f.plan).reduce((sum, { bindsG }) => sum + bindsG, 0);
   const wanted: Body = thickener === 'none' ? bodyOf(stirredIn, finish.sauceMl) : body;
   const was = bodyOf(run.kitchen.starchNow, ml);
   const amount = Math.abs(ml - finish.sauceMl) <= finish.sauceMl * SAUCE_WITHIN;

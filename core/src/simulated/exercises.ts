@@ -1,4 +1,4 @@
-import { GRADES } from '../meat/tenderness';
+import { againstTarget } from '../meat/tenderness';
 import { newPlan } from '../plan/defaults';
 import type { Cooker, Kitchen, Plan } from '../plan/plan';
 import { colourOf } from './browning';
@@ -66,7 +66,7 @@ function minutesToPin({ frames }: SimulatedCook): number | null {
 /** It counts under pressure: by the cooker, or by who watches the pin. */
 const counts = (run: SimulatedCook): boolean => run.now?.step.done === 'heaterOff';
 const tender = (run: SimulatedCook): boolean =>
-  run.opened !== null && GRADES.indexOf(run.opened.grade) >= GRADES.indexOf(run.f.plan.target);
+  run.opened !== null && againstTarget(run.opened.grade, run.f.plan.target) !== 'short';
 
 /** Every vegetable and grain as it was wanted. */
 const plantsRight = (run: SimulatedCook): boolean => plantOutcomes(run).every(({ off }) => off === 0);

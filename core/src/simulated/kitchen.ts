@@ -208,7 +208,7 @@ export class SimulatedKitchen {
 
   /** Starch in the liquid, grams of cornstarch. */
   get starchNow(): number {
-    return this.poured.starchG(this.openedOnce ? 1 : 0);
+    return this.poured.bindsG(this.openedOnce ? 1 : 0);
   }
 
   /** Boneless meat as a scale would show it now, g. */

@@ -9,8 +9,9 @@ import { LITTLE, type FaultId } from './faults';
 export class Poured {
   private readonly charges: readonly Charge[];
   private readonly done = new Set<PortionId>();
-  /** Starch in the liquid, grams of cornstarch. */
+  /** What keeps the liquid from moving, and what binds a sauce, grams of cornstarch. */
   private stirredG = 0;
+  private boundG = 0;
   private onTop: Charge[] = [];
 
   constructor(
@@ -38,13 +39,15 @@ export class Poured {
     }
     pot.pour((charge.waterMl / 1000) * share, charge.temperatureC);
     this.stirredG += charge.starchG;
+    this.boundG += charge.bindsG;
   }
 
   /** What lay on top goes into the liquid. */
   stirDown(pot: Pot): void {
-    for (const { waterMl, starchG } of this.onTop) {
+    for (const { waterMl, starchG, bindsG } of this.onTop) {
       pot.pour(waterMl / 1000, pot.temperatureC);
       this.stirredG += starchG;
+      this.boundG += bindsG;
     }
     this.onTop = [];
   }
@@ -52,6 +55,12 @@ export class Poured {
   /** Starch and water from elsewhere: a slurry. */
   stirIn(starchG: number): void {
     this.stirredG += starchG;
+    this.boundG += starchG;
+  }
+
+  /** What binds the sauce, g: what was stirred in, and what lies on top once it is opened. */
+  bindsG(melted: number): number {
+    return this.boundG + melted * this.onTop.reduce((sum, { bindsG }) => sum + bindsG, 0);
   }
 
   /** Starch in the liquid, g: what was stirred in, and a share of what lies on top. */

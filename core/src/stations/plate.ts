@@ -1,12 +1,16 @@
 import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
+import { cutById } from '../larder/cuts';
 import type { Meat, Plan } from '../plan/plan';
 
 /** The sear evaporates this much of the trimmed weight. Common practice. */
 export const SEAR_LOSS = 0.02;
 /** How well the balance is known: animals and cuts differ. Common practice. */
 const SPREAD = 0.06;
-/** Raw boneless a person, g: hearty, usual, light. Common practice: 150 to 250. */
-const A_PERSON = { most: 250, usual: 200 };
+/** Raw boneless a person, g. Common practice: 150 to 250; cured meat is salty, and sliced thin. */
+const A_PERSON = { usual: 200, cured: 150 } as const;
+
+/** Grams are weighed: a portion is not lost to a rounding. */
+const A_LITTLE = 1e-9;
 
 /** What comes onto the plate. */
 export interface Yield {
@@ -44,11 +48,12 @@ export function yieldOf(plan: Pick<Plan, 'sear' | 'servings'>, cuts: readonly Co
   const trimmed = sum(({ meat: { grams, trimGrams } }) => Math.max(0, grams - trimGrams));
   const seared = plan.sear.school === 'none' ? 0 : raw * SEAR_LOSS;
   const lost = sum(({ meat, meanC, cookValue }) => juiceMl(meat, meanC, cookValue) + fatMl(meat));
+  const portions = sum(({ meat }) => bonelessGrams(meat) / (cutById(meat.cut).cured ? A_PERSON.cured : A_PERSON.usual));
   const middle = Math.max(0, raw - lost - seared);
   return {
     cookedGrams: [middle * (1 - SPREAD), middle * (1 + SPREAD)],
     boneGrams: trimmed - raw,
-    portions: Math.max(1, Math.floor(raw / A_PERSON.usual)),
+    portions: Math.max(1, Math.floor(portions + A_LITTLE)),
     rawEach: raw / Math.max(1, plan.servings),
   };
 }

@@ -19,7 +19,9 @@ export function finishWords(told: Told, method: Method): Finish {
       })),
     );
   const fished = method.blocks.flatMap((block) => block.steps.flatMap(({ moves }) => moveOf(moves, 'fish-out') ?? []));
-  const thick = sauce.thickens ? `, ${plan.finish.body}` : '';
+  const { thickener, body } = plan.finish;
+  const bound = thickener !== 'none' && body !== 'thin';
+  const thick = sauce.thickens ? `, ${body}` : bound ? `, ${body} as it is: no starch needed` : '';
   return {
     ...sauce,
     fishOut: fished.flatMap((move) => fishedNames(told, move)),

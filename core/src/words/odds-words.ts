@@ -5,6 +5,7 @@ export const TARGET_WORDS: Readonly<Record<Target, string>> = {
   slices: 'it slices clean',
   fork: 'a fork slides in',
   pulls: 'it pulls apart',
+  shreds: 'it falls into shreds',
 };
 
 /** Chances as a cook counts them: so many in ten. */

@@ -1,3 +1,4 @@
+import { isPulled } from '../plan/plan';
 import type { Alarm, GuideStep, SectionId } from '../clock/guide-step';
 import { cutById } from '../larder/cuts';
 import { moveOf, type Move, type MoveOf } from '../method/moves';
@@ -589,7 +590,7 @@ function sauce({ told, step, moves }: Place, move: Move): Draft {
 export function platingSentence({ plan }: Pick<Told, 'plan'>): string {
   const bone = plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0;
   if (plan.servedFrom === 'pot') return 'Eaten from the pot: bring it to the table as it is.';
-  if (plan.target === 'pulls') {
+  if (isPulled(plan.target)) {
     return `Pull it with two forks on a separate plate${bone ? ', looking for splinters of bone' : ''}, and put it back into some of the reduced sauce.`;
   }
   if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {

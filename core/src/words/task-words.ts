@@ -1,3 +1,4 @@
+import { isPulled } from '../plan/plan';
 import { moveOf, type Move } from '../method/moves';
 import type { Block } from '../method/step';
 import { liquidWord } from '../larder/liquids';
@@ -100,7 +101,7 @@ export function taskLabel(told: Told, block: Block): string {
     case 'rest':
       return upperFirst(sauceSentence(told, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
     case 'plate':
-      return plan.target === 'pulls' ? 'Pull it, and plate' : 'Plate';
+      return isPulled(plan.target) ? 'Pull it, and plate' : 'Plate';
     case 'apart':
       return `${apartName(told, block)}: ${apartSentence(told, block)}`;
     case 'cook-apart':

@@ -1,4 +1,4 @@
-import { AROMATICS, CUTS, cutTitle, GRAINS, VEGETABLES, type Form } from '@hervir/core';
+import { AROMATICS, CUTS, cutTitle, GRAINS, tenderCut, VEGETABLES, type Form } from '@hervir/core';
 
 /** What a line of ingredients is taken for. */
 export type TakenAs =
@@ -126,6 +126,8 @@ function cutOf(text: string): { readonly id: string; readonly form: Form } | nul
  */
 export function takenAs(line: string): TakenAs {
   const text = line.toLowerCase();
+  // Said to be what it is, and not taken for a tough cut of its animal.
+  if (tenderCut(text)) return { kind: 'unknown' };
   const cut = cutOf(text);
   if (cut) return { kind: 'meat', ...cut };
   const poured = POURED.find(([words]) => words.test(text));

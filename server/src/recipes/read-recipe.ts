@@ -19,6 +19,8 @@ import {
   type Kitchen,
   type Method,
   type Plan,
+  tenderCut,
+  whyTender,
 } from '@hervir/core';
 import { parseIngredient } from 'parse-ingredient';
 import { gramsOfOne, takenAs, type TakenAs } from './ingredient-words';
@@ -125,6 +127,7 @@ export function minutesIn(sentence: string): number | null {
 type Way = Method | 'pressure';
 const WAYS: readonly (readonly [RegExp, Way])[] = [
   [/pressure/i, 'pressure'],
+  [/(slow[- ]?cooker|crock).*\bhigh\b|\bon high\b(?!.*pressure)/i, 'slow-cooker-high'],
   [/slow[- ]?cooker|crock|on low|on high/i, 'slow-cooker'],
   [/oven|bake|roast|°|degrees/i, 'oven'],
   [/simmer|stove|hob|bubbl|boil|braise|cook/i, 'simmer'],
@@ -133,8 +136,30 @@ const WAY_WORDS: Readonly<Record<Way, string>> = {
   pressure: 'under pressure',
   oven: 'in the oven',
   simmer: 'simmering',
-  'slow-cooker': 'in a slow cooker',
+  'slow-cooker': 'in a slow cooker on low',
+  'slow-cooker-high': 'in a slow cooker on high',
 };
+/** An oven is as hot as this at most and at least, where a recipe speaks of one, °C. */
+const OVEN_C = { least: 80, most: 280 } as const;
+
+/**
+ * The oven's temperature a sentence speaks of, °C; null where it speaks of none.
+ *
+ * @example ovenIn('Braise at 325 °F for 3 hours') // 162.8
+ */
+export function ovenIn(sentence: string): number | null {
+  const gas = /gas(?: mark)? (\d)\b/i.exec(sentence)?.[1];
+  const found =
+    /(\d{2,3})\s*(?:°|º|degrees?|deg\.?)?\s*(C|F|celsius|fahrenheit)\b/i.exec(sentence) ??
+    /(\d{2,3})\s*(?:°|º|degrees)/i.exec(sentence);
+  const degrees = Number(found?.[1]);
+  const said = (found?.[2] ?? '').toUpperCase()[0];
+  // Without a letter: nobody braises at 300 °C, and nobody at 100 °F.
+  const fahrenheit = said === 'F' || (said === undefined && degrees > OVEN_C.most - 30);
+  const celsius = found ? (fahrenheit ? ((degrees - 32) * 5) / 9 : degrees) : gas ? 121 + 14 * Number(gas) : null;
+  return celsius !== null && celsius >= OVEN_C.least && celsius <= OVEN_C.most ? celsius : null;
+}
+
 /** Shorter than this is a sauté, not the cooking, minutes. */
 const LEAST_COOKING = 15;
 
@@ -198,7 +223,7 @@ export function readRecipe(
       grams: counts && amount !== null ? Math.round(amount.grams) : null,
       guess: !counts
         ? as.kind === 'unknown'
-          ? 'not in the plan: say what it is, or leave it to the cook'
+          ? unknownGuess(text)
           : 'left to the cook'
         : amount === null
           ? 'no amount found: a usual one is taken'
@@ -230,6 +255,12 @@ export function readRecipe(
   const plan = planFrom(lines, { id: meat.as.id, form: meat.as.form, grams }, given, notes);
   const named: Plan = { ...plan, name: recipe.name, servings: recipe.servings ?? plan.servings };
   return { ...head, ...timed(named, method, notes, given.taught) };
+}
+
+/** What is said of a line that is not in the plan. */
+function unknownGuess(text: string): string {
+  const tender = tenderCut(text);
+  return tender ? whyTender(tender) : 'not in the plan: say what it is, or leave it to the cook';
 }
 
 type Line = RecipeLine & { readonly as: TakenAs };
@@ -336,7 +367,9 @@ function timed(
         `The recipe’s own ${Math.round(main.minutes)} minutes under pressure are kept; Hervir would propose ${proposed}.`,
       );
     } else {
-      const like = Math.round(pressureMinutesLike(made, main.way, main.minutes));
+      const oven =
+        main.way === 'oven' ? (ovenIn(main.text) ?? method.flatMap(({ text }) => ovenIn(text) ?? [])[0]) : undefined;
+      const like = Math.round(pressureMinutesLike(made, main.way, main.minutes, oven));
       notes.push(
         `${printDuration(main.minutes)} ${WAY_WORDS[main.way]} cook like ${like} minutes under pressure; ${proposed} are proposed.`,
       );

@@ -132,6 +132,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
           { value: 'slices', label: 'It slices' },
           { value: 'fork', label: 'Fork' },
           { value: 'pulls', label: 'It pulls' },
+          { value: 'shreds', label: 'It shreds' },
         ]}
         onChange={(target) => edit((before) => ({ ...before, target }))}
       />

@@ -1,4 +1,4 @@
-import { BODIES, LIMITS, THICKENER_KINDS, type Rescaled } from '@hervir/core';
+import { BODIES, isPulled, LIMITS, THICKENER_KINDS, type Rescaled } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -83,7 +83,7 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
             onChange={(strain) => change({ strain })}
           />
         )}
-        {plan.target === 'pulls' && (
+        {isPulled(plan.target) && (
           <>
             <Checkbox checked={finish.meatBack} onChange={(event) => change({ meatBack: event.target.checked })}>
               pulled, and back in before it reduces

@@ -1,7 +1,9 @@
 import {
   GRADES,
+  LIMITS,
   METHODS,
   printDuration,
+  USUAL_OVEN_C,
   type Forecast,
   type Grade,
   type Method,
@@ -11,6 +13,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
+import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { FORM_GOOD_FOR, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
@@ -18,9 +21,10 @@ import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
-  oven: 'Low oven',
+  oven: 'Oven',
   simmer: 'Simmer',
-  'slow-cooker': 'Slow cooker',
+  'slow-cooker': 'Slow cooker, low',
+  'slow-cooker-high': 'Slow cooker, high',
 };
 
 interface Props {
@@ -32,6 +36,7 @@ interface Props {
 
 /** The same dish otherwise: cut another way, without pressure, from an old recipe, or not tender yet. */
 export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode {
+  const { print } = useUnits();
   return (
     <div className="what-if">
       <CutAnotherWay alternatives={alternatives} edit={edit} />
@@ -40,11 +45,18 @@ export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode
         <dl className="pairs">
           {forecast.otherMethods.map(({ method, minutes }) => (
             <div key={method}>
-              <dt>{METHOD_NAMES[method]}</dt>
+              <dt>
+                {METHOD_NAMES[method]}
+                {method === 'oven' && `, ${print('temperature', USUAL_OVEN_C)}`}
+              </dt>
               <dd>{minutes === null ? 'more than a day' : printDuration(minutes)}</dd>
             </div>
           ))}
         </dl>
+        <p className="field-note">
+          At the least. Recipes often give half as long again: past its target meat without pressure only goes on
+          softening.
+        </p>
         {plan.meat.startsFrom === 'frozen' && (
           <p className="field-note" style={{ color: 'var(--brass)' }}>
             ▲ Never start frozen meat in a slow cooker: thaw it in the fridge first.
@@ -105,9 +117,10 @@ function CutAnotherWay({ alternatives, edit }: Pick<Props, 'alternatives' | 'edi
 function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
   const [method, setMethod] = useState<Method>('oven');
   const [minutes, setMinutes] = useState<number | null>(180);
+  const [ovenC, setOvenC] = useState<number>(USUAL_OVEN_C);
   const like = useQuery({
-    queryKey: ['like', plan, method, minutes],
-    queryFn: async (): Promise<Answer<number>> => reckoner('beside').minutesLike(plan, method, minutes ?? 0),
+    queryKey: ['like', plan, method, minutes, ovenC],
+    queryFn: async (): Promise<Answer<number>> => reckoner('beside').minutesLike(plan, method, minutes ?? 0, ovenC),
     enabled: minutes !== null && minutes > 0,
     staleTime: Infinity,
     gcTime: 0,
@@ -124,6 +137,15 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
           options={METHODS.map((value) => ({ value, label: METHOD_NAMES[value] }))}
           onChange={setMethod}
         />
+        {method === 'oven' && (
+          <QuantityInput
+            label="Oven"
+            kind="temperature"
+            value={ovenC}
+            range={LIMITS.ovenC}
+            onChange={(value) => value !== undefined && setOvenC(value)}
+          />
+        )}
         <InputNumber
           aria-label="Minutes of the recipe"
           min={1}

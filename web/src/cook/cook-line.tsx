@@ -1,6 +1,6 @@
-import { GRADE_FROM, TARGET_BAND, type AsCooked, type Forecast, type SoFar } from '@hervir/core';
+import { TARGET_BAND, type AsCooked, type Forecast, type SoFar } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { clockAt, GRADE_WORDS } from '../shared/words';
+import { clockAt, GRADE_WORDS, WANTED_WORDS } from '../shared/words';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { cookLine } from './cook-line-geometry';
@@ -35,7 +35,7 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
     meat
       ? `The pot is at ${print('temperature', meat.liquidC)}, the middle of the meat at ${print('temperature', meat.coreC)}; it is ${GRADE_WORDS[meat.grade]} so far.`
       : 'The lid is not on yet.'
-  } It is to be ${GRADE_WORDS[target]}, ${Math.round(GRADE_FROM[target] * 100)} % of its collagen melted.`;
+  } It is to be ${WANTED_WORDS[target]}, ${Math.round(TARGET_BAND[target][0] * 100)} % of its collagen melted.`;
   const step = [15, 30, 60, 120].find((minutes) => g && ((g.to - g.from) / 60_000 / minutes) * 70 < width) ?? 120;
   const ticks = g
     ? Array.from(

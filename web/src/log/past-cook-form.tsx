@@ -18,7 +18,7 @@ import { newId, request } from '../api/client';
 import { queryClient, useCookers, useSettings } from '../api/queries';
 import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
-import { FORM_PHRASES, GRADE_WORDS, wallClockOn } from '../shared/words';
+import { FORM_PHRASES, GRADE_WORDS, WANTED_WORDS, wallClockOn } from '../shared/words';
 import { cutName } from './words';
 
 /** A cook from before, by its few figures that matter. */
@@ -128,7 +128,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
             <Select
               id={at}
               value={target}
-              options={TARGETS.map((one) => ({ value: one, label: GRADE_WORDS[one] }))}
+              options={TARGETS.map((one) => ({ value: one, label: WANTED_WORDS[one] }))}
               onChange={setTarget}
             />
           )}

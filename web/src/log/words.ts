@@ -1,6 +1,6 @@
 import type { LogItem, Result } from '@hervir/contract';
 import { cutById, cutTitle, upperFirst } from '@hervir/core';
-import { GRADE_WORDS } from '../shared/words';
+import { GRADE_WORDS, WANTED_WORDS } from '../shared/words';
 
 /** How it came out, in a word and a shape. */
 export const RESULT_WORDS: Readonly<Record<Result, string>> = {
@@ -13,7 +13,7 @@ export const RESULT_WORDS: Readonly<Record<Result, string>> = {
 /** "fork tender, wanted: pulls apart". */
 export function cameOut({ grade, wanted, result }: Pick<LogItem, 'grade' | 'wanted' | 'result'>): string {
   if (grade === null) return 'nobody tried it';
-  return result === 'as-wanted' ? GRADE_WORDS[grade] : `${GRADE_WORDS[grade]}, not ${GRADE_WORDS[wanted]}`;
+  return result === 'as-wanted' ? GRADE_WORDS[grade] : `${GRADE_WORDS[grade]}, not ${WANTED_WORDS[wanted]}`;
 }
 
 export const cutName = (id: string): string => upperFirst(cutTitle(cutById(id)));

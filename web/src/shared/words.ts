@@ -1,4 +1,15 @@
-import { CUTS, cutTitle, offsetMinutes, shiftIso, SPECIES, type Form, type Grade, type Species } from '@hervir/core';
+import {
+  CUTS,
+  cutTitle,
+  offsetMinutes,
+  shiftIso,
+  SPECIES,
+  type Form,
+  type Grade,
+  type Species,
+  type Target,
+  TENDER_CUTS,
+} from '@hervir/core';
 import dayjs from 'dayjs';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
@@ -42,18 +53,39 @@ export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
   threads: 'falls to threads',
 };
 
+/** What was wanted, as it is said of meat. */
+export const WANTED_WORDS: Readonly<Record<Target, string>> = {
+  slices: GRADE_WORDS.slices,
+  fork: GRADE_WORDS.fork,
+  pulls: GRADE_WORDS.pulls,
+  shreds: 'falls into shreds',
+};
+
 const ANIMALS: Readonly<Record<Species, string>> = { beef: 'Beef', pork: 'Pork', lamb: 'Lamb', goat: 'Goat' };
 
-/** The cuts by animal, for a list with headings. */
-export const CUT_OPTIONS = SPECIES.map((species) => ({
-  label: ANIMALS[species],
-  title: ANIMALS[species],
-  options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
-    value: cut.id,
-    label: cutTitle(cut),
-    also: cut.alsoCalled,
+/** The cuts by animal, for a list with headings; what is tender is found too, and answered. */
+export const CUT_OPTIONS = [
+  ...SPECIES.map((species) => ({
+    label: ANIMALS[species],
+    title: ANIMALS[species],
+    options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
+      value: cut.id,
+      label: cutTitle(cut),
+      also: cut.alsoCalled,
+      disabled: false,
+    })),
   })),
-}));
+  {
+    label: 'Tender: little to melt, they dry out',
+    title: 'Not for braising',
+    options: TENDER_CUTS.map(({ species, name, words, instead }) => ({
+      value: `tender:${species}:${name}`,
+      label: `${species} ${name.toLowerCase()}: ${instead}`,
+      also: words.join(', '),
+      disabled: true,
+    })),
+  },
+];
 
 const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 

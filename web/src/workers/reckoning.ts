@@ -73,8 +73,8 @@ export const reckoning = {
       const base = forecast(taught(plan));
       return { releases: releaseAlternatives(base), forms: formAlternatives(base) };
     }),
-  minutesLike: (plan: Plan, method: Method, minutes: number): Answer<number> =>
-    answer(() => pressureMinutesLike(taught(plan), method, minutes)),
+  minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
+    answer(() => pressureMinutesLike(taught(plan), method, minutes, ovenC)),
   rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
     answer(() => {
       const { plan: next, changes } = rescale(forecast(taught(plan), system), servings, system);

@@ -78,7 +78,7 @@ function stirredInLast(plan: Plan, charges: readonly Charge[]): Pick<SauceBase, 
   const last = charges.filter(({ stage, at }) => stage === 'after' || (at !== null && !isHotPlace(plan, at)));
   return {
     addedMl: last.reduce((sum, { waterMl }) => sum + waterMl, 0),
-    addedStarchG: last.reduce((sum, { starchG }) => sum + starchG, 0),
+    addedStarchG: last.reduce((sum, { bindsG }) => sum + bindsG, 0),
   };
 }
 
@@ -94,7 +94,7 @@ function sauceFor({ resolved, ready, staging }: Evening, ledger: Ledger): SauceF
   return solveSauce(resolved, {
     freeMl: ledger.freeAtEndMl,
     fatMl: ledger.fatMl,
-    starchG: ready.charges.reduce((sum, { starchG }) => sum + starchG, 0) - last.addedStarchG,
+    starchG: ready.charges.reduce((sum, { bindsG }) => sum + bindsG, 0) - last.addedStarchG,
     heaterW: Math.max(0, build.heaterW - build.lossWPerK * (build.boilingC - build.roomC)),
     boilingC: build.boilingC,
     softGrams: soft,

@@ -26,10 +26,19 @@ describe('any method is another temperature history: the trade’s own conversio
       'thin lean slices 90 min: 5.5 to 10 h in a slow cooker',
       plan('beef-round', 'chunks', 1000, { thicknessCm: 2 }),
       90,
-      'slow-cooker',
+      'slow-cooker-high',
       5.5,
       10,
     ],
+    [
+      'small chunks 20 min: 6 to 8 h in a slow cooker on low',
+      plan('lamb-shoulder', 'bite-size', 700),
+      20,
+      'slow-cooker',
+      6,
+      8,
+    ],
+    ['small chunks 20 min: 3 to 5 h on high', plan('lamb-shoulder', 'bite-size', 700), 20, 'slow-cooker-high', 3, 5],
     ['stew pieces 22 min: 1.25 to 2.5 h simmering', plan('goat-stewing', 'pieces', 1200), 22, 'simmer', 1.25, 2.5],
   ])('%s', (_name, braise, pressureMinutes, method, low, high) => {
     const { cookValueMean } = forecast({ ...braise, pressureMinutes }).tenderness;
@@ -46,6 +55,14 @@ describe('any method is another temperature history: the trade’s own conversio
         expect(Math.abs(methodCookValue(braise, method, minutes) / cookValue - 1)).toBeLessThan(0.01);
       }
     }
+  });
+
+  test('an oven goes by its temperature: three hours at 110 °C are far fewer minutes than at 180 °C (common practice)', () => {
+    const braise = plan('beef-short-rib', 'ribs', 1400);
+    const [low, usual, high] = [110, 150, 180].map((ovenC) => pressureMinutesLike(braise, 'oven', 180, ovenC));
+    expect(low).toBeLessThan((usual ?? 0) * 0.8);
+    expect(high).toBeGreaterThan((usual ?? 0) * 1.1);
+    expect(methodMinutes(braise, 'oven', 90, 110)).toBeGreaterThan((methodMinutes(braise, 'oven', 90, 180) ?? 0) * 1.3);
   });
 
   test('an old recipe’s four hours in the oven are pressure minutes whose oven time is four hours', () => {

@@ -1,7 +1,7 @@
 import { cutById, type Form } from '../../larder/cuts';
 import { cubeCm } from '../../meat/piece';
 import { newPlan } from '../../plan/defaults';
-import { TARGETS, type Cooker, type Kitchen, type Plan, type Target } from '../../plan/plan';
+import { type Cooker, type Kitchen, type Plan, type Target } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
 import { forecast } from './forecast';
 
@@ -12,7 +12,7 @@ export interface TimesCell {
   readonly pieces: number;
   readonly thicknessCm: number;
   /** Whole minutes for each target; null where even the longest run is not sure enough. */
-  readonly minutes: Readonly<Record<Target, number | null>>;
+  readonly minutes: Readonly<Record<(typeof CHARTED)[number], number | null>>;
 }
 
 /** What the chart is drawn for. */
@@ -23,6 +23,9 @@ export interface TimesFor {
   readonly confidence: number;
   readonly startsFrom: Plan['meat']['startsFrom'];
 }
+
+/** What the chart tells: shreds are for whoever asks for them. */
+export const CHARTED = ['slices', 'fork', 'pulls'] as const satisfies readonly Target[];
 
 /** Whole pieces are shown small, usual and large, as shares of the usual. */
 const SIZES: readonly number[] = [0.65, 1, 1.5];
@@ -65,17 +68,16 @@ export function timesRow(cutId: string, given: TimesFor): TimesCell[] {
       },
       liquids: [{ liquid: 'stock', ml: Math.max(LIQUID_ML, given.cooker.minimumLiquidMl), temperatureC: 20 }],
     };
-    const found = TARGETS.map((target) => ({ target, known: attempt({ ...plan, target }) }));
+    const found = CHARTED.map((target) => ({ target, known: attempt({ ...plan, target }) }));
     const piece = found[0]?.known?.piece;
     return {
       form,
       grams,
       pieces: piece?.count ?? 0,
       thicknessCm: piece?.thicknessCm ?? 0,
-      minutes: Object.fromEntries(found.map(({ target, known }) => [target, known?.proposedMinutes ?? null])) as Record<
-        Target,
-        number | null
-      >,
+      minutes: Object.fromEntries(
+        found.map(({ target, known }) => [target, known?.proposedMinutes ?? null]),
+      ) as TimesCell['minutes'],
     };
   });
 }

@@ -92,12 +92,13 @@ export function formAlternatives(base: Forecast): Alternative[] {
  * @param plan its meat, pot and release
  * @param method of the recipe
  * @param minutes of the recipe
+ * @param ovenC of its oven; a middling one when nothing is said
  * @returns whole minutes under pressure; 0 where coming up and letting down alone do more
  * @throws PlanError as the forecast does
  * @example pressureMinutesLike(plan, 'simmer', 0) // 0
  */
-export function pressureMinutesLike(plan: Plan, method: Method, minutes: number): number {
-  const wanted = methodCookValue(plan, method, minutes);
+export function pressureMinutesLike(plan: Plan, method: Method, minutes: number, ovenC?: number): number {
+  const wanted = methodCookValue(plan, method, minutes, ovenC);
   const { piece, pot } = readyPot(plan);
   const odds = timing({ ...plan, pressureMinutes: 360 }, piece, pot);
   let [low, high] = [0, odds.longest];

@@ -1,3 +1,4 @@
+import { leastGrade } from '../../meat/tenderness';
 import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
 import { mainBlocks, type Block, type Step } from '../../method/step';
@@ -129,7 +130,7 @@ export function guideOf(f: Forecast, print: Printer): Guide {
     heatingMinutes: cooker.timerStarts === 'pin' ? f.pot.minutesToPin : f.pot.minutesToPressure,
     totalMinutes: f.clock.totalMinutes,
     eatAt: f.clock.eatAt,
-    wanted: target,
+    wanted: leastGrade(target),
     electric: cooker.kind === 'electric',
   };
 }

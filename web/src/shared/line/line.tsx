@@ -1,6 +1,6 @@
 import { printDuration, TARGET_BAND, type Forecast } from '@hervir/core';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { clockTime, GRADE_WORDS, timeOfMinute } from '../words';
+import { clockTime, GRADE_WORDS, timeOfMinute, WANTED_WORDS } from '../words';
 import { useUnits } from '../use-units';
 import { useWidth } from '../use-width';
 import { LineBlock, MovableBlock } from './block';
@@ -157,7 +157,7 @@ export function Line({
               fillOpacity={0.16}
             />
             <text x={g.target.from + 6} y={g.target.top - 4} style={{ fill: 'var(--herb)', fontWeight: 600 }}>
-              {GRADE_WORDS[forecast.plan.target]}
+              {WANTED_WORDS[forecast.plan.target]}
             </text>
             <path d={g.tendernessBand} fill="var(--meat)" fillOpacity={0.2} />
             <path d={g.tenderness} fill="none" stroke="var(--meat)" strokeWidth={2.25} />
