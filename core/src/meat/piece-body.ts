@@ -62,8 +62,8 @@ export function pieceBody(
       frozenCapacity: FROZEN_CAPACITY,
       frozenConductivity: FROZEN_CONDUCTIVITY,
     };
-    return new CookingBody(new ThawingBrick(solid, frozen, startC), capacity);
+    return new CookingBody(new ThawingBrick(solid, frozen, startC), capacity, undefined, piece.count > 1);
   }
   const body = (modes: number): ConductionBody => new ConductionBody(solid, medium, startC, modes);
-  return new CookingBody(body(MODES), capacity, middle ? body(MODES_OF_MIDDLE) : undefined);
+  return new CookingBody(body(MODES), capacity, middle ? body(MODES_OF_MIDDLE) : undefined, piece.count > 1);
 }

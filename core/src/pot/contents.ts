@@ -131,6 +131,34 @@ export function contentsOf(
   return fillsPot(solids, freeMl, plan.cooker.baseDiameterCm);
 }
 
+/** The uppermost layer of loose pieces. */
+export interface TopLayer {
+  /** Of all the meat, by weight. */
+  readonly share: number;
+  /** How much of it lies in the liquid, by height. */
+  readonly wet: number;
+}
+
+/** All lies in the liquid. */
+export const IMMERSED: TopLayer = { share: 0, wet: 1 };
+/** Some always lies beneath, and one layer is no less than so much of a load. */
+const TOP_SHARE = { most: 0.9, least: 0.1 } as const;
+
+/**
+ * The uppermost layer of the first load when the lid goes on: how much of the load it is, and how much of it lies in the
+ * liquid.
+ *
+ * @param freeMl liquid in the pot then, ml
+ * @example topLayer(plan, pieceOf(plan.meat), 4000).wet // 1
+ */
+export function topLayer(plan: Parameters<typeof contentsOf>[0], piece: Piece, freeMl: number): TopLayer {
+  const { liquidCm, rackCm, bedCm } = contentsOf(plan, piece, [], freeMl);
+  if (piece.count < 2 || bedCm <= 0) return IMMERSED;
+  const layerCm = Math.min(bedCm, piece.thicknessCm);
+  const wet = Math.min(1, Math.max(0, (liquidCm - rackCm - (bedCm - layerCm)) / layerCm));
+  return { share: Math.min(TOP_SHARE.most, Math.max(TOP_SHARE.least, layerCm / bedCm)), wet };
+}
+
 /** Height of liquid that fills the room under the rack first and then the gaps. */
 function rackedLevel(freeMl: number, rackCm: number, areaCm2: number, bedMl: number, solidsMl: number): number {
   const underMl = rackCm * areaCm2;

@@ -1,5 +1,6 @@
 import type { CookingBody } from '../physics/cooking-body';
 import { latentHeatJPerKg } from '../physics/steam';
+import { IMMERSED, type TopLayer } from './contents';
 import type { PotBuild } from './cooker';
 
 /** Heat capacity of liquid in a braise, J/kg K: water's. Common practice. */
@@ -11,8 +12,15 @@ const PIN_DOWN_K = 1;
 const VENT_SECONDS = 30;
 /** Within this of a threshold the pot is at it, K. */
 const AT_MARK_K = 0.01;
+/** Moist air above a liquid that does not boil, over steam and boiling liquid: 15 of 800 W/m² K. From memory. */
+const AIR_OVER_STEAM = 15 / 800;
 /** Below this the heater is only keeping warm, and the pressure is on its way down, W. */
 const KEEPING_W = 200;
+
+/** So near nothing left, all the heat is taken, W. */
+const ALL_TAKEN_W = 2;
+/** A top layer that lies in the liquid this far is in it. */
+const WET = 0.98;
 
 /** What a hand, or a thermostat, does to the pot during a step. */
 export interface Controls {
@@ -65,8 +73,12 @@ export class Pot {
   private pinUp = false;
   private purged = 0;
   private pieces: CookingBody[] = [];
+  /** Of the load when the lid goes on: what lies on top, and how much of that is in the liquid. */
+  top: TopLayer = IMMERSED;
   /** Heat capacity of things without conduction of their own, J/K. */
   private lumpJPerK = 0;
+  /** What pieces above the liquid feel in the step at hand, as if steam of that temperature were around them, °C. */
+  private readonly aloft = new Map<CookingBody, number>();
   readonly accounts: Accounts = {
     heaterJ: 0,
     lostJ: 0,
@@ -117,10 +129,26 @@ export class Pot {
    */
   clone(build = this.build): Pot {
     const copy = new Pot(build, this.liquidC, this.liquidKg);
+    copy.top = this.top;
     Object.assign(copy, { seconds: this.seconds, pinUp: this.pinUp, purged: this.purged, lumpJPerK: this.lumpJPerK });
     copy.pieces = this.pieces.map((piece) => piece.clone());
     Object.assign(copy.accounts, this.accounts);
     return copy;
+  }
+
+  /**
+   * Piles what is loose: before there is steam to spare the uppermost layer is in moist air, as far as it is not in the
+   * liquid; then it has the steam that the heater can give it. What lies beneath takes its steam first.
+   */
+  pile(): void {
+    if (this.top.wet > WET) return;
+    for (const piece of this.pieces) piece.pile(1 - this.top.share);
+  }
+
+  /** What the first piece felt in the last step, where it lies above the liquid, °C; null where it lies in it, or in steam. */
+  get aloftC(): number | null {
+    const [first] = this.pieces;
+    return first?.inAir === true ? (this.aloft.get(first) ?? null) : null;
   }
 
   /** Puts pieces into the pot. */
@@ -228,7 +256,13 @@ export class Pot {
   step(controls: Controls, seconds: number): Stepped {
     const phase = this.phaseUnder(controls);
     // A thawing piece is coupled step by step, which holds only for short ones.
-    const longest = this.pieces.reduce((most, piece) => Math.min(most, piece.body.longestStep), seconds);
+    const longest = this.pieces.reduce((most, piece) => Math.min(most, piece.longestStep), seconds);
+    // Once the air is driven out steam fills the pot, and all lie alike.
+    const steam = controls.lid === 'on' && this.purgeDone();
+    for (const piece of this.pieces) {
+      if (piece.inAir && steam) piece.inAir = false;
+      if (piece.inAir) this.leaveInAir(piece);
+    }
     return this.stepIn(phase, controls, longest);
   }
 
@@ -262,16 +296,53 @@ export class Pot {
     }
   }
 
+  /** Above the liquid there is moist air: as if steam were there, little above the piece's own temperature. */
+  private leaveInAir(piece: CookingBody): void {
+    // Of a piece with ice in it the heat it holds is no temperature.
+    const heat = piece.body.heatK();
+    const own = heat < 0 ? Math.min(0, piece.coreC) : heat;
+    const { wet } = this.top;
+    this.aloft.set(piece, own + (wet + (1 - wet) * AIR_OVER_STEAM) * (this.liquidC - own));
+  }
+
   /** Heat the pieces would take if the pot's temperature stayed, and how much more for every K/s of rise. */
   private uptake(seconds: number): { still: number; perSlope: number } {
     let still = 0;
     let perSlope = 0;
     for (const piece of this.pieces) {
-      const response = piece.body.meanResponse(seconds, this.liquidC);
-      still += piece.heatCapacityJPerK * response.still;
-      perSlope += piece.heatCapacityJPerK * response.perSlope;
+      const inLiquid = piece.inAir ? piece.beneath : piece;
+      const response = inLiquid?.response(seconds, this.liquidC);
+      still += response?.still ?? 0;
+      perSlope += response?.perSlope ?? 0;
+      if (piece.inAir) still += this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number);
     }
     return { still, perSlope };
+  }
+
+  /** Heat that pieces above the liquid take in a step, J. */
+  private uptakeAloft(piece: CookingBody, seconds: number, aroundC: number): number {
+    return piece.heatCapacityJPerK * piece.body.meanResponse(seconds, aroundC).still;
+  }
+
+  /**
+   * The pot boils: its steam condenses on what lies above the liquid, as much as the heater gives and no more.
+   *
+   * @param spareJ heat that is left for it in the step
+   */
+  private steamAloft(seconds: number, spareJ: number): void {
+    let wanted = 0;
+    let wantedColder = 0;
+    const above = this.pieces.filter(({ inAir }) => inAir);
+    for (const piece of above) {
+      wanted += this.uptakeAloft(piece, seconds, this.liquidC);
+      wantedColder += this.uptakeAloft(piece, seconds, this.liquidC - 1);
+    }
+    // Uptake goes in a straight line with the temperature around.
+    const missing = Math.max(0, wanted - Math.max(0, spareJ)) / Math.max(1e-9, wanted - wantedColder);
+    for (const piece of above) {
+      const least = this.aloft.get(piece) as number;
+      this.aloft.set(piece, Math.max(Math.min(least, this.liquidC), this.liquidC - missing));
+    }
   }
 
   /** Heat that steam carries off past the gasket, W: nothing while there is no steam, or no lid. */
@@ -312,6 +383,10 @@ export class Pot {
     if (leaked > 0) this.boilOff(leaked, 'boiledKg');
     // Nothing is left but where a thawing piece took more or less than it was foretold to: the pot makes it good.
     this.liquidC += (left - leaked) / this.capacity();
+    if (!this.pinUp && phase === 'purging' && this.liquidC > this.build.boilingC) {
+      this.boilOff((this.liquidC - this.build.boilingC) * this.capacity(), 'boiledKg');
+      this.liquidC = this.build.boilingC;
+    }
     const event =
       marks.find(([mark, name]) =>
         name === 'pinDown'
@@ -329,9 +404,13 @@ export class Pot {
     const lost = this.build.lossWPerK * ((from + toC) / 2 - this.build.roomC) * seconds;
     let taken = 0;
     for (const piece of this.pieces) {
-      const before = piece.body.heatK();
-      piece.advance(seconds, from, toC);
-      taken += piece.heatCapacityJPerK * (piece.body.heatK() - before);
+      const before = piece.heatJ();
+      if (piece.inAir) {
+        const around = this.aloft.get(piece) as number;
+        piece.advanceAlone(seconds, around, around);
+        piece.beneath?.advance(seconds, from, toC);
+      } else piece.advance(seconds, from, toC);
+      taken += piece.heatJ() - before;
     }
     const given = watts * seconds;
     this.accounts.heaterJ += given;
@@ -352,16 +431,26 @@ export class Pot {
     most: number,
   ): Stepped {
     const { lossWPerK, roomC } = this.build;
+    if (controls.lid === 'on' && this.pieces.some(({ inAir }) => inAir)) {
+      const air = this.pieces.reduce(
+        (sum, piece) => sum + (piece.inAir ? this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number) : 0),
+        0,
+      );
+      const given = (controls.watts - lossWPerK * (this.liquidC - roomC)) * seconds;
+      this.steamAloft(seconds, given - (this.uptake(seconds).still - air));
+    }
     const power = (run: number): number =>
       controls.watts - lossWPerK * (this.liquidC - roomC) - this.uptake(run).still / run;
-    if (power(seconds) < 0) return this.drift(controls, seconds, phase, []);
+    // What lies above takes all there is and no more: that is still boiling.
+    if (power(seconds) < -ALL_TAKEN_W) return this.drift(controls, seconds, phase, []);
     const latent = latentHeatJPerKg(this.liquidC);
     let run = seconds;
     if (power(run) * run > most * latent) {
       for (let pass = 0; pass < 3; pass += 1) run = Math.min(seconds, Math.max(1e-3, (most * latent) / power(run)));
     }
     const left = this.move(run, this.liquidC, controls.watts);
-    this.boilOff(left, account);
+    if (left >= 0) this.boilOff(left, account);
+    else this.liquidC += left / this.capacity();
     // What slips out past the gasket drives no air out through the valve.
     if (account === 'purgedKg') this.purged += Math.max(0, left - this.leak(controls) * run) / latent;
     return { seconds: run, event: null, phase };

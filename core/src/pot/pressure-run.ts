@@ -17,6 +17,8 @@ export interface Stretch {
   readonly fromC: number;
   readonly toC: number;
   readonly phase: Phase;
+  /** What pieces above the liquid felt instead, °C; left out where all lie alike. */
+  readonly aloftC?: number;
 }
 
 /** Called after every step of the pot. */
@@ -31,7 +33,11 @@ export interface RunSettings {
 function stepped(pot: Pot, controls: Controls, seconds: number, follow?: Follow): Stepped {
   const fromC = pot.temperatureC;
   const step = pot.step(controls, seconds);
-  follow?.({ seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase }, pot);
+  if (follow) {
+    const stretch = { seconds: step.seconds, fromC, toC: pot.temperatureC, phase: step.phase };
+    const { aloftC } = pot;
+    follow(aloftC === null ? stretch : { ...stretch, aloftC }, pot);
+  }
   return step;
 }
 
@@ -165,5 +171,5 @@ export function letDown(
  * thicker or thinner, whose total heat is the same.
  */
 export function rideAlong(piece: CookingBody, history: readonly Stretch[]): void {
-  for (const { seconds, fromC, toC } of history) piece.advance(seconds, fromC, toC);
+  for (const { seconds, fromC, toC, aloftC } of history) piece.advance(seconds, aloftC ?? fromC, aloftC ?? toC);
 }

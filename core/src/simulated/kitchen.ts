@@ -17,6 +17,7 @@ import {
   type BurnCause,
 } from '../pot/base-temperature';
 import { MELTED_IN } from '../pot/charge';
+import { topLayer } from '../pot/contents';
 import { baseAreaM2, potBuild } from '../pot/cooker';
 import { LEFT_WHEN_SCRAPED_KG, PLANT_J_PER_KG_K } from '../pot/loading';
 import { Pot, type Controls, type Phase, type Stepped } from '../pot/pot-model';
@@ -242,6 +243,7 @@ export class SimulatedKitchen {
     const refused = this.device.obey(command, this.pot.pinIsUp, this.tell);
     if (refused !== null && command.do === 'lid') this.lidTries += 1;
     if (refused === null && command.do === 'lid' && command.to === 'off') this.pot.openLid();
+    if (refused === null && command.do === 'lid' && command.to === 'on' && !this.openedOnce) this.pileLoad();
     return refused;
   }
 
@@ -429,6 +431,12 @@ export class SimulatedKitchen {
       contactWPerK: this.searing.contact(this.aromaticsIn),
       ...(leak > 0 ? { leakW: leak } : {}),
     };
+  }
+
+  /** The first lid goes on: what reaches out of the liquid waits for steam. */
+  private pileLoad(): void {
+    this.pot.top = topLayer(this.plan, this.meats.first.piece, this.pot.liquidKgNow * 1000);
+    this.pot.pile();
   }
 
   /** A pot that boils dry boils the juice away too: it is liquid like the rest once there is little else. */

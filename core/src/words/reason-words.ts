@@ -30,6 +30,12 @@ export type ReasonFact =
       };
     }
   | {
+      readonly code: 'by-altitude';
+      /** What the rule of the trade adds, and how much less a minute at pressure cooks than at the sea, shares. */
+      readonly values: { readonly altitudeM: number; readonly rule: number; readonly less: number };
+    }
+  | { readonly code: 'waits-for-steam'; readonly values: { readonly toPin: number; readonly wet: number } }
+  | {
       readonly code: 'slower-cut';
       readonly values: { readonly enough: number; readonly more: number; readonly cut: string };
     }
@@ -223,6 +229,14 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
     case 'melting': {
       const { minutes, potC, share, cut } = fact.values;
       return `${n(minutes)} min at ${degrees(potC)} melt ${n(share * 100)} % of the collagen of ${cutTitle(cutById(cut))} once it is hot; the release counts too.`;
+    }
+    case 'by-altitude': {
+      const { altitudeM, rule, less } = fact.values;
+      return `At ${n(altitudeM)} m the pot works cooler: each minute at pressure cooks ${n(less * 100)} % less than at the sea. The rule of the trade, 5 % for every 305 m above 610 m, would add ${n(rule * 100)} % to the whole; but coming up, letting down and the heat’s way to the middle do not grow with it.`;
+    }
+    case 'waits-for-steam': {
+      const { toPin, wet } = fact.values;
+      return `The uppermost pieces ${wet > 0.05 ? 'lie only in part' : 'do not lie'} in the liquid: of the ${n(toPin)} min until the pin is up they have little, and they decide. Poured over, all would gain from a slow way up.`;
     }
     case 'slower-cut':
       return `${fact.values.enough} min would do for this cut; ${fact.values.more} more are for ${fact.values.cut}, which takes longer.`;

@@ -90,6 +90,8 @@ export interface Forecast {
     readonly minutesToPressure: number;
     readonly releaseMinutes: number;
     readonly naturalReleaseMinutes: number;
+    /** How much of the uppermost layer lies in the liquid when the lid goes on, by height: the rest waits for steam. */
+    readonly topWet: number;
     readonly curve: readonly CurvePoint[];
   };
   readonly sear: SearPlan & {

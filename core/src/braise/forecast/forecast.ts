@@ -278,6 +278,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       minutesToPressure: run.toPressure,
       releaseMinutes: run.releaseMinutes,
       naturalReleaseMinutes: run.naturalReleaseMinutes,
+      topWet: loaded.top.wet,
       curve: onTheClock(schedule, before, found),
     },
     sear: {

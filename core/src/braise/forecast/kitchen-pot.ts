@@ -5,6 +5,7 @@ import type { Meat, OtherMeat, Plan } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
 import type { Charge } from '../../pot/charge';
 import { baseAreaM2, potBuild } from '../../pot/cooker';
+import { topLayer } from '../../pot/contents';
 import { load } from '../../pot/loading';
 import type { Pot } from '../../pot/pot-model';
 import type { Follow } from '../../pot/pressure-run';
@@ -59,6 +60,7 @@ export function readyPot(plan: Plan, follow?: Follow): ReadyPot {
   const build = potBuild(plan.cooker, plan.kitchen, plan.heat, plan.learnt);
   const { pot, preheatMinutes, charges } = load(plan, build, searing, aromatics, follow);
   if (pot.liquidKgNow < DRY_KG) throw noLiquid(plan);
+  pot.top = topLayer(plan, piece, pot.liquidKgNow * 1000);
   return { piece, cuts, sear, otherSears, aromatics, pot, preheatMinutes, charges };
 }
 
@@ -103,5 +105,6 @@ function searOf(plan: Plan, { meat, piece }: StartMeat): SearPlan {
 export function potUnderLid(plan: Plan, options?: { readonly middle: boolean }): Pot {
   const { cuts, pot } = readyPot(plan);
   pot.add(...cuts.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom], options)));
+  pot.pile();
   return pot;
 }

@@ -91,6 +91,7 @@ export function mainRun(plan: Plan, meats: readonly StartMeat[], loaded: Pot, mi
   const pot = loaded.clone();
   const lidOn = pot.minutes;
   pot.add(...meats.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom], { middle: true })));
+  pot.pile();
   const cuts = meats.map(({ meat }) => meat);
   const curve: CurvePoint[] = [];
   const history: Stretch[] = [];

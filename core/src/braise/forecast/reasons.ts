@@ -2,7 +2,8 @@ import { SAFE_C } from '../../physics/cooking-body';
 import { TARGET_BAND } from '../../meat/tenderness';
 import { toughnessOf } from '../../plan/learnt';
 import { isHotKind } from '../../plan/stage-settings';
-import { kitchenAirKPa } from '../../pot/cooker';
+import { cookRate } from '../../physics/cook-value';
+import { kitchenAirKPa, workingTemperatureC } from '../../pot/cooker';
 import type { Printer } from '../../units/quantity';
 import { reasonText, type ReasonFact } from '../../words/reason-words';
 import { meltingMinutes } from './timing';
@@ -16,6 +17,13 @@ type Unreasoned = Omit<Forecast, 'reasons'>;
 type Behind = readonly [figure: string, fact: ReasonFact];
 
 const NONE = {} as const;
+
+/** The rule of the trade for altitude: so much more for every step above where it begins. Common practice. */
+const RULE_FROM_M = 610;
+const A_STEP_M = 305;
+const A_STEP_ADDS = 0.05;
+/** A top layer that lies in the liquid this far is in it. */
+const ALL_WET = 0.95;
 
 /** Why so many minutes. */
 function ofTheMinutes(f: Unreasoned, timer: number): ReasonFact[] {
@@ -42,6 +50,14 @@ function ofTheMinutes(f: Unreasoned, timer: number): ReasonFact[] {
       },
     },
   ];
+  const rule = (A_STEP_ADDS * (plan.kitchen.altitudeM - RULE_FROM_M)) / A_STEP_M;
+  if (plan.kitchen.airKPa === undefined && rule > 0) {
+    const atSea = workingTemperatureC(plan.cooker.gaugeKPa, { altitudeM: 0, roomC: 20 });
+    const less = 1 - cookRate(pot.workingC) / cookRate(atSea);
+    facts.push({ code: 'by-altitude', values: { altitudeM: plan.kitchen.altitudeM, rule, less } });
+  }
+  if (pot.topWet < ALL_WET)
+    facts.push({ code: 'waits-for-steam', values: { toPin: pot.minutesToPin, wet: pot.topWet } });
   if (plan.confidence > 0.5 && !f.ownMinutes) facts.push(...forTheOdds(f, share));
   if (f.ownMinutes && f.proposedMinutes !== null) {
     const gap = f.pressureMinutes - f.proposedMinutes;

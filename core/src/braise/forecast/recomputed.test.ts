@@ -12,13 +12,16 @@ import type { Forecast } from './forecast-document';
  * Incropera and DeWitt, chapter 5.10; from memory) instead of modes, tenderness from the definition, the way to pressure
  * from a balance of heat on a sheet of paper.
  */
+/** Covered: what lies above its liquid has another bath than the one that is drawn. */
+const covered = (plan: Plan): Plan => ({ ...plan, liquids: [{ liquid: 'stock', ml: 1800, temperatureC: 20 }] });
+
 const CASES: readonly (readonly [string, Plan])[] = [
-  ['goat neck in slices, at the sea', newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })],
+  ['goat neck in slices, at the sea', covered(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }))],
   [
     'beef shin in slices, at 1480 m',
-    newPlan({ cut: 'beef-shin', form: 'slices', grams: 1500, kitchen: { altitudeM: 1480, roomC: 19 } }),
+    covered(newPlan({ cut: 'beef-shin', form: 'slices', grams: 1500, kitchen: { altitudeM: 1480, roomC: 19 } })),
   ],
-  ['pork shoulder in chunks, at the sea', newPlan({ cut: 'pork-shoulder', form: 'chunks', grams: 1400 })],
+  ['pork shoulder in chunks, at the sea', covered(newPlan({ cut: 'pork-shoulder', form: 'chunks', grams: 1400 }))],
 ];
 
 /** The liquid's temperature as the forecast draws it, from the lid on to the lid off: minutes and °C. */

@@ -84,6 +84,7 @@ export function timing(
 
   const pot = loaded.clone();
   pot.add(pieceBody(plan.meat, piece, startC), ...beside.map((body) => body.clone()));
+  pot.pile();
   const heating: Stretch[] = [];
   if (heatUp(pot, plan.cooker, (stretch) => heating.push(stretch)) === null) throw tooWeak(plan);
   /** Between one knot and the next; and from each knot down. */
