@@ -25,6 +25,12 @@ const FROZEN_CONDUCTIVITY = 1.35;
 /** Where the meat comes from, °C. Common practice. */
 export const START_C: Readonly<Record<StartsFrom, number>> = { fridge: 5, room: 20, frozen: -18 };
 
+interface BodyOptions {
+  readonly stretch?: number;
+  readonly middle?: boolean;
+  readonly modes?: number;
+}
+
 /**
  * The pieces as the pot sees them: one brick's conduction, all pieces' heat.
  *
@@ -33,6 +39,7 @@ export const START_C: Readonly<Record<StartsFrom, number>> = { fridge: 5, room: 
  * @param startC temperature all through, °C; below -1 it starts frozen
  * @param options.stretch multiplies the thickness: for the odds over a badly measured piece
  * @param options.middle follows the middle with a finer solution, where its temperature is shown
+ * @param options.modes a direction
  * @throws RangeError when the piece is larger than a metre
  * @example Math.round(pieceBody(kiloOfChuck, pieceOf(kiloOfChuck), 5).heatCapacityJPerK / 100) // 33
  */
@@ -40,7 +47,7 @@ export function pieceBody(
   meat: Meat,
   piece: Piece,
   startC: number,
-  { stretch = 1, middle = false }: { readonly stretch?: number; readonly middle?: boolean } = {},
+  { stretch = 1, middle = false, modes = MODES }: BodyOptions = {},
 ): CookingBody {
   const composition = MEAT_COMPOSITION[cutById(meat.cut).richness];
   const { conductivity, diffusivity, heatCapacity } = foodProperties(composition, PROPERTIES_AT_C);
@@ -64,6 +71,6 @@ export function pieceBody(
     };
     return new CookingBody(new ThawingBrick(solid, frozen, startC), capacity, undefined, piece.count > 1);
   }
-  const body = (modes: number): ConductionBody => new ConductionBody(solid, medium, startC, modes);
-  return new CookingBody(body(MODES), capacity, middle ? body(MODES_OF_MIDDLE) : undefined, piece.count > 1);
+  const body = (size: number): ConductionBody => new ConductionBody(solid, medium, startC, size);
+  return new CookingBody(body(modes), capacity, middle ? body(MODES_OF_MIDDLE) : undefined, piece.count > 1);
 }

@@ -7,10 +7,47 @@ import { COOK_Z_C, cookRate, straightCookValue } from './cook-value';
 export const SAFE_C = 63;
 /** Food is held hot from here up, °C. US FDA Food Code; from memory. */
 export const HELD_HOT_C = 60;
-/** Modes a direction: 5 keep the cook value within 0.15 %; 7 keep the middle within 0.1 K from a quarter of an hour on. */
-export const MODES = 5;
-export const MODES_OF_MIDDLE = 7;
+/** Modes a direction: 4 keep the cook value within 1 %, and a cooked piece's within 0.1 %; 6 keep the middle within 0.2 K. */
+export const MODES = 4;
+export const MODES_OF_MIDDLE = 6;
 const LN10_PER_Z = Math.LN10 / COOK_Z_C;
+
+/** Pieces of which only the heat they take is asked. */
+class Beneath {
+  constructor(
+    private readonly body: HeatBody,
+    private readonly capacityJPerK: number,
+  ) {}
+
+  get longestStep(): number {
+    return this.body.longestStep;
+  }
+
+  heatK(): number {
+    return this.body.heatK();
+  }
+
+  heatJ(): number {
+    return this.capacityJPerK * this.body.heatK();
+  }
+
+  response(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
+    const { still, perSlope } = this.body.meanResponse(seconds, surroundingsC);
+    return { still: this.capacityJPerK * still, perSlope: this.capacityJPerK * perSlope };
+  }
+
+  advance(seconds: number, fromC: number, toC: number): void {
+    this.body.advance(seconds, fromC, toC);
+  }
+
+  clone(): Beneath {
+    return new Beneath(this.body.clone(), this.capacityJPerK);
+  }
+
+  withSurface(surface: number): Beneath {
+    return new Beneath(this.body.withSurface(surface), this.capacityJPerK);
+  }
+}
 
 /**
  * A body that keeps its cook value at every node as it heats: the whole idea of the reckoning in one object. Between
@@ -30,7 +67,7 @@ export class CookingBody {
    * Of loose pieces that are piled higher than the liquid: those beneath. The body itself is then the uppermost layer, which
    * has steam only when there is some to spare: it has had least, and decides. Null where all lie alike.
    */
-  beneath: CookingBody | null = null;
+  beneath: Beneath | null = null;
   /** Piled above the liquid, and not yet in steam that wants nothing from it. */
   inAir = false;
 
@@ -66,10 +103,8 @@ export class CookingBody {
    */
   pile(share: number): void {
     if (!this.loose || this.beneath !== null) return;
-    const beneath = this.clone();
-    beneath.capacityJPerK = this.capacityJPerK * share;
+    this.beneath = new Beneath(this.body.clone(), this.capacityJPerK * share);
     this.capacityJPerK *= 1 - share;
-    this.beneath = beneath;
     this.inAir = true;
   }
 

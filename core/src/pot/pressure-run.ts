@@ -90,15 +90,21 @@ export const atFull = (pot: Pot): Controls => ({
  * @param pot loaded, lid on
  * @param settings when the timer starts
  * @param follow told of every step
+ * @param stepS the longest step, s
  * @returns minutes from lid on to the pin and, where the timer waits for it, to working pressure; null when the heater
  *   cannot get it there
  */
-export function heatUp(pot: Pot, settings: RunSettings, follow?: Follow): { toPin: number; toTimer: number } | null {
+export function heatUp(
+  pot: Pot,
+  settings: RunSettings,
+  follow?: Follow,
+  stepS = 60,
+): { toPin: number; toTimer: number } | null {
   const begin = pot.minutes;
   let toPin: number | null = null;
   const wanted: PotEvent = settings.timerStarts === 'pin' ? 'pinUp' : 'atPressure';
   while (pot.minutes - begin < LONGEST_HEATING) {
-    const { event } = stepped(pot, atFull(pot), 60, follow);
+    const { event } = stepped(pot, atFull(pot), stepS, follow);
     if (event === 'pinUp') toPin = pot.minutes - begin;
     if (event === wanted && toPin !== null) return { toPin, toTimer: pot.minutes - begin };
   }

@@ -49,8 +49,7 @@ describe('what lies above the liquid', () => {
     const meatBefore = top?.heatJ() ?? 0;
     let atBoiling: readonly number[] = [];
     heatUp(pot, plan.cooker, ({ phase }) => {
-      if (phase === 'purging' && atBoiling.length === 0)
-        atBoiling = [top?.body.heatK() ?? 0, beneath?.body.heatK() ?? 0];
+      if (phase === 'purging' && atBoiling.length === 0) atBoiling = [top?.body.heatK() ?? 0, beneath?.heatK() ?? 0];
     });
     const [above = 0, under = 0] = atBoiling;
     expect(above).toBeLessThan(under - 25);

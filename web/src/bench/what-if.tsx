@@ -43,7 +43,7 @@ export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode
       <section aria-label="Without pressure">
         <h3>Without pressure</h3>
         <dl className="pairs">
-          {forecast.otherMethods.map(({ method, minutes }) => (
+          {(alternatives?.without ?? []).map(({ method, minutes }) => (
             <div key={method}>
               <dt>
                 {METHOD_NAMES[method]}

@@ -28,6 +28,8 @@ import {
   type TimesCell,
   type TimesFor,
   type UnitSystem,
+  withoutPressure,
+  type WithoutPressure,
 } from '@hervir/core';
 
 /** The field that makes a plan impossible. Errors lose their class on the way out of a worker. */
@@ -44,6 +46,7 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | PlanFault;
 export interface Alternatives {
   readonly releases: readonly Alternative[];
   readonly forms: readonly Alternative[];
+  readonly without: readonly WithoutPressure[];
 }
 
 function answer<T>(reckon: () => T): Answer<T> {
@@ -71,7 +74,11 @@ export const reckoning = {
   alternatives: (plan: Plan): Answer<Alternatives> =>
     answer(() => {
       const base = forecast(taught(plan));
-      return { releases: releaseAlternatives(base), forms: formAlternatives(base) };
+      return {
+        releases: releaseAlternatives(base),
+        forms: formAlternatives(base),
+        without: withoutPressure(base),
+      };
     }),
   minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
     answer(() => pressureMinutesLike(taught(plan), method, minutes, ovenC)),

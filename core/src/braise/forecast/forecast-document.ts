@@ -19,7 +19,6 @@ import type { Stage } from '../../stations/stages';
 import type { Caution } from './cautions';
 import type { Chance } from './chance';
 import type { FillInWords } from './fill-remedies';
-import type { Method } from './other-methods';
 import type { Burn, Remedy } from './remedies';
 import type { Saute } from './saute';
 
@@ -118,8 +117,6 @@ export interface Forecast {
   readonly finish: Finish & { readonly platingText: string };
   readonly yield: Yield;
   readonly leftovers: Leftovers;
-  /** The time by another method that brings the same mean cook value; null when a day is not enough. */
-  readonly otherMethods: readonly { readonly method: Method; readonly minutes: number | null }[];
   readonly clock: {
     readonly startAt: string | null;
     readonly eatAt: string | null;

@@ -43,7 +43,6 @@ import { lidInWords } from './lid-remedies';
 import type { Lid } from './lid';
 import { hottest, lidsOf } from './lids';
 import { juicesOf, type MainRun } from './main-run';
-import { methodMinutes, METHODS } from './other-methods';
 import { reasonsFor } from './reasons';
 import { burnInWords } from './remedies';
 import { sauteOf } from './saute';
@@ -313,10 +312,6 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       })),
     ),
     leftovers: leftovers(plan.servings, print, plan.serveAt),
-    otherMethods: METHODS.map((method) => ({
-      method,
-      minutes: methodMinutes(plan, method, run.piece.meanCookValue()),
-    })),
     clock: {
       startAt: plan.serveAt === null ? null : shiftIso(plan.serveAt, -schedule.totalMinutes),
       eatAt: plan.serveAt,

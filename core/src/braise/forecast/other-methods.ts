@@ -122,3 +122,22 @@ export function methodCookValue(plan: Plan, method: Method, minutes: number, ove
   if (minutes >= end) return (course.values.at(-1) as number) + (minutes - end) * course.rate;
   return monotoneCurve(course.minutes, course.values).at(minutes);
 }
+
+/** A way without pressure, and how long it takes; null when a day is not enough. */
+export interface WithoutPressure {
+  readonly method: Method;
+  readonly minutes: number | null;
+}
+
+/**
+ * The times by other methods that bring the same mean cook value as a forecast: reckoned when somebody asks.
+ *
+ * @param f its plan and cook value
+ * @example withoutPressure({ plan, tenderness: { cookValueMean: 0 } }).map(({ minutes }) => minutes) // [0, 0, 0, 0]
+ */
+export function withoutPressure(f: {
+  readonly plan: Plan;
+  readonly tenderness: { readonly cookValueMean: number };
+}): WithoutPressure[] {
+  return METHODS.map((method) => ({ method, minutes: methodMinutes(f.plan, method, f.tenderness.cookValueMean) }));
+}

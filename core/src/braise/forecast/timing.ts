@@ -37,7 +37,11 @@ export interface Timing {
 
 /** Log-normal: the standard deviation of the logarithm from the coefficient of variation. */
 const SIGMA = Math.sqrt(Math.log1p(TOUGHNESS_CV * TOUGHNESS_CV));
-const KNOTS = 7;
+const KNOTS = 6;
+/** Nothing of the way up is drawn here, and the pieces' own steps are exact. */
+const HEATING_STEP_S = 120;
+/** Pieces a little thicker and thinner say only by how much a thickness shifts the chance: three modes tell that. */
+const RIDER_MODES = 3;
 
 /**
  * A guess of the longest run worth looking at: long enough for a tough animal and a thick piece to be done.
@@ -86,7 +90,7 @@ export function timing(
   pot.add(pieceBody(plan.meat, piece, startC), ...beside.map((body) => body.clone()));
   pot.pile();
   const heating: Stretch[] = [];
-  if (heatUp(pot, plan.cooker, (stretch) => heating.push(stretch)) === null) throw tooWeak(plan);
+  if (heatUp(pot, plan.cooker, (stretch) => heating.push(stretch), HEATING_STEP_S) === null) throw tooWeak(plan);
   /** Between one knot and the next; and from each knot down. */
   const holds: Stretch[][] = [];
   const releases: Stretch[][] = [];
@@ -127,7 +131,7 @@ export function timing(
 
   function along(node: number): CookField[] {
     const thickness = Math.exp(THICKNESS_CV * node);
-    const rider = pieceBody(plan.meat, piece, startC, { stretch: thickness });
+    const rider = pieceBody(plan.meat, piece, startC, { stretch: thickness, modes: RIDER_MODES });
     rideAlong(rider, heating);
     return knots.map((_, i) => {
       rideAlong(rider, holds[i] as Stretch[]);
