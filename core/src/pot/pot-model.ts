@@ -17,6 +17,8 @@ const AIR_OVER_STEAM = 15 / 800;
 /** Below this the heater is only keeping warm, and the pressure is on its way down, W. */
 const KEEPING_W = 200;
 
+/** What thaws above the liquid is told of its steam so often, s. */
+const THAWS_ALOFT_S = 8;
 /** So near nothing left, all the heat is taken, W. */
 const ALL_TAKEN_W = 2;
 /** A top layer that lies in the liquid this far is in it. */
@@ -256,7 +258,10 @@ export class Pot {
   step(controls: Controls, seconds: number): Stepped {
     const phase = this.phaseUnder(controls);
     // A thawing piece is coupled step by step, which holds only for short ones.
-    const longest = this.pieces.reduce((most, piece) => Math.min(most, piece.longestStep), seconds);
+    const longest = this.pieces.reduce((most, { inAir, longestStep }) => {
+      const thaws = Number.isFinite(longestStep);
+      return Math.min(most, inAir && thaws ? Math.min(longestStep, THAWS_ALOFT_S) : longestStep);
+    }, seconds);
     // Once the air is driven out steam fills the pot, and all lie alike.
     const steam = controls.lid === 'on' && this.purgeDone();
     for (const piece of this.pieces) {
