@@ -9,6 +9,11 @@ import { buildReckoning, install, root } from './lib.mjs';
 
 install({ quiet: true });
 buildReckoning();
+if (process.argv.includes('--sweep')) {
+  const { sweep } = await import('./sweep.mjs');
+  process.stdout.write(`Drawn into ${sweep()}\n`);
+  process.exit(0);
+}
 const load = createRequire(import.meta.url);
 const { forecast, guideOf, newPlan, printerFor, SimulatedCook, steadyHand } = load(join(root, 'core/dist/index.js'));
 const { ConductionBody } = load(join(root, 'core/dist/physics/conduction/body.js'));
@@ -34,13 +39,13 @@ const say = (line) => process.stdout.write(`${line}\n`);
 say(`Node ${process.version}, ${cpus()[0]?.model ?? 'unknown'}, one core`);
 
 // How fast this machine is just now: a million exponentials, some 10 ms where nobody else is at it.
-say(
-  `this machine: ${timed(9, () => {
+const yardstick = () =>
+  timed(5, () => {
     let sum = 0;
     for (let i = 0; i < 1e6; i += 1) sum += Math.exp(-i * 1e-6);
     return sum;
-  }).toFixed(0)} ms for a million exponentials`,
-);
+  });
+say(`this machine: ${yardstick().toFixed(0)} ms for a million exponentials`);
 
 const plan = (cut, form, grams, startsFrom = 'fridge') => {
   const made = newPlan({ cut, form, grams });
@@ -54,7 +59,10 @@ const plans = [
 // A gram more each time, so that nothing is answered from memory.
 for (const [, cut, form, grams] of plans) for (let i = 0; i < 60; i += 1) forecast(plan(cut, form, grams - 200 + i));
 for (const [name, cut, form, grams] of plans) {
-  say(`forecast of ${name}: median ${timed(60, (i) => forecast(plan(cut, form, grams + i))).toFixed(2)} ms (bar 5 ms)`);
+  const before = yardstick();
+  const ms = timed(60, (i) => forecast(plan(cut, form, grams + i)));
+  const ratio = (ms / ((before + yardstick()) / 2)).toFixed(2);
+  say(`forecast of ${name}: median ${ms.toFixed(2)} ms (bar 5 ms), ${ratio} of a million exponentials (bar 0.3)`);
 }
 for (const [name, cut, form, grams] of plans) {
   say(
