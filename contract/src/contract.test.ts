@@ -233,7 +233,7 @@ describe('the headless command', () => {
     );
     expect({ stdout, exitCode }).toEqual({ stdout: '', exitCode: 2 });
     expect(stderr.trimEnd().split('\n')).toEqual([
-      'target: "soup" is not known; allowed: slices, fork, pulls',
+      'target: "soup" is not known; allowed: slices, fork, pulls, shreds',
       'meat.grams: 0 is too small; allowed: 50 to 15000 g',
     ]);
   });

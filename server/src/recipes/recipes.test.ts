@@ -6,7 +6,7 @@ import * as fc from 'fast-check';
 import { isoDuration, recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
 import { takenAs } from './ingredient-words';
-import { minutesIn, readRecipe } from './read-recipe';
+import { minutesIn, ovenIn, readRecipe } from './read-recipe';
 import { recipeSource } from './recipe-source';
 
 const given = { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 };
@@ -121,6 +121,30 @@ describe('a recipe page becomes a plan', () => {
     const minutes = Number(/cook like (\d+) minutes/.exec(notes.join(' '))?.[1]);
     expect(minutes).toBeGreaterThan(35);
     expect(minutes).toBeLessThan(60);
+  });
+
+  test('an oven goes by its temperature, in whatever degrees', () => {
+    expect(ovenIn('Braise in the oven at 140 °C for 4 hours.')).toBe(140);
+    expect(ovenIn('Bake at 325°F for 3 hours')).toBeCloseTo(162.8, 1);
+    expect(ovenIn('Oven, 350 degrees, three hours')).toBeCloseTo(176.7, 1);
+    expect(ovenIn('Gas mark 2, for 3 hours')).toBe(149);
+    expect(ovenIn('Simmer for 100 minutes')).toBeNull();
+    const like = (oven: string): number => {
+      const text = `Ribs\nIngredients\n2 kg beef short ribs\n400 ml stock\nMethod\nBraise in the oven at ${oven} for 3 hours.`;
+      return Number(/cook like (\d+) minutes/.exec(readRecipe(text, given).notes.join(' '))?.[1]);
+    };
+    expect(like('180 °C')).toBeGreaterThan(1.3 * like('110 °C'));
+  });
+
+  test('a slow cooker on high is not one on low; a tender cut is not taken for a tough one, and told why', () => {
+    const like = (how: string): number => {
+      const text = `Shoulder\nIngredients\n1.2 kg lamb shoulder, diced\n400 ml stock\nMethod\nCook in the slow cooker ${how} for 7 hours.`;
+      return Number(/cook like (\d+) minutes/.exec(readRecipe(text, given).notes.join(' '))?.[1]);
+    };
+    expect(like('on high')).toBeGreaterThan(like('on low') + 10);
+    const { plan, lines } = readRecipe('Roast\nIngredients\n2 pork tenderloins, 500 g each\n300 ml stock', given);
+    expect(plan).toBeNull();
+    expect(lines[0]?.guess).toMatch(/^Pork tenderloin is not for braising/);
   });
 
   test('its own minutes under pressure, and how it is let down, are kept', () => {
