@@ -58,7 +58,7 @@ describe('the bench', () => {
   test('every control of the meat changes the plan, and saves by itself', async () => {
     const { user, kitchen } = await bench();
     await chooses(user, 'From', 'Frozen');
-    await chooses(user, 'Until', 'It pulls');
+    await chooses(user, 'Until', 'Pulls');
     await chooses(user, 'Bone', 'Boned');
     await writes(user, 'As bought', '2 kg');
     await writes(user, 'Trimmed off', '200 g');
@@ -91,7 +91,7 @@ describe('the bench', () => {
 
   test('undo takes the last edit back, redo brings it again', async () => {
     const { user, kitchen } = await bench();
-    await chooses(user, 'Until', 'It slices');
+    await chooses(user, 'Until', 'Slices');
     await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await saved(kitchen, ({ target }) => expect(target).toBe('fork'));
@@ -244,7 +244,7 @@ describe('the bench', () => {
     const { user, kitchen } = await bench();
     const theirs = { ...kept(aPlan({ name: 'Changed on the phone', target: 'pulls' })), revision: 5 };
     kitchen.answers[`PUT /api/braises/${ID}`] = () => answer({ faults: [], current: theirs }, 409);
-    await chooses(user, 'Until', 'It slices');
+    await chooses(user, 'Until', 'Slices');
     await screen.findByText(/also changed on another device/);
     await user.click(screen.getByRole('button', { name: 'Take theirs' }));
     await waitFor(() => expect(screen.queryByText(/also changed on another device/)).toBeNull());
@@ -262,7 +262,7 @@ describe('the bench', () => {
         },
         507,
       );
-    await chooses(user, 'Until', 'It slices');
+    await chooses(user, 'Until', 'Slices');
     expect((await screen.findByText(/disk of Hervir’s machine is full/)).textContent).toMatch(/Kept here/);
     expect(localStorage.getItem(`hervir.draft.${ID}`)).toContain('"slices"');
   });

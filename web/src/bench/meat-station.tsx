@@ -129,10 +129,10 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
         label="Until"
         value={plan.target}
         options={[
-          { value: 'slices', label: 'It slices' },
+          { value: 'slices', label: 'Slices' },
           { value: 'fork', label: 'Fork' },
-          { value: 'pulls', label: 'It pulls' },
-          { value: 'shreds', label: 'It shreds' },
+          { value: 'pulls', label: 'Pulls' },
+          { value: 'shreds', label: 'Shreds' },
         ]}
         onChange={(target) => edit((before) => ({ ...before, target }))}
       />
