@@ -31,7 +31,9 @@ export interface RecipeStep {
   readonly found: string | null;
   readonly minutes: number | null;
   readonly way: Method | 'pressure' | null;
-  readonly release: 'quick' | 'natural' | null;
+  readonly release: 'quick' | 'natural' | 'natural-then-quick' | null;
+  /** Left alone before the valve, where it says so. */
+  readonly releaseMinutes: number | null;
 }
 
 /** A recipe, read: nothing of it is dropped. */

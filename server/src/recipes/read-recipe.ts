@@ -17,13 +17,13 @@ import {
   vegetableById,
   type Cooker,
   type Kitchen,
-  type Method,
   type Plan,
   tenderCut,
   whyTender,
 } from '@hervir/core';
 import { parseIngredient } from 'parse-ingredient';
 import { gramsOfOne, takenAs, type TakenAs } from './ingredient-words';
+import { readStep, WAY_WORDS } from './read-step';
 import { recipeSource } from './recipe-source';
 
 /** Millilitres and grams of the units recipes have. NIST Handbook 44 for the customary ones. */
@@ -95,50 +95,9 @@ function nameOf(as: TakenAs): string {
   }
 }
 
-const HOURS =
-  /(\d+(?:[.,]\d+)?|½|a|one|two|three|four|five|six|seven|eight)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?(\s*½)?\s*(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
-const WORD_NUMBERS: Readonly<Record<string, number>> = {
-  a: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  '½': 0.5,
-};
+/** Left alone before the valve, where a recipe does not say how long, minutes. Common practice. */
+const USUAL_NATURAL = 10;
 
-/** Minutes that a sentence speaks of, the longest; null where it speaks of none. */
-export function minutesIn(sentence: string): number | null {
-  let longest: number | null = null;
-  const halves = sentence.replace(/(\d+)\s*(?:1\/2|½)/g, '$1.5');
-  for (const [, first = '', second, half, unit = ''] of halves.matchAll(HOURS)) {
-    const number = (text: string): number => WORD_NUMBERS[text.toLowerCase()] ?? Number(text.replace(',', '.'));
-    const low = number(first) + (half === undefined ? 0 : 0.5);
-    const middle = second === undefined ? low : (low + number(second)) / 2;
-    const minutes = /^h/i.test(unit) ? middle * 60 : middle;
-    if (Number.isFinite(minutes) && minutes > (longest ?? 0)) longest = minutes;
-  }
-  return longest;
-}
-
-type Way = Method | 'pressure';
-const WAYS: readonly (readonly [RegExp, Way])[] = [
-  [/pressure/i, 'pressure'],
-  [/(slow[- ]?cooker|crock).*\bhigh\b|\bon high\b(?!.*pressure)/i, 'slow-cooker-high'],
-  [/slow[- ]?cooker|crock|on low|on high/i, 'slow-cooker'],
-  [/oven|bake|roast|°|degrees/i, 'oven'],
-  [/simmer|stove|hob|bubbl|boil|braise|cook/i, 'simmer'],
-];
-const WAY_WORDS: Readonly<Record<Way, string>> = {
-  pressure: 'under pressure',
-  oven: 'in the oven',
-  simmer: 'simmering',
-  'slow-cooker': 'in a slow cooker on low',
-  'slow-cooker-high': 'in a slow cooker on high',
-};
 /** An oven is as hot as this at most and at least, where a recipe speaks of one, °C. */
 const OVEN_C = { least: 80, most: 280 } as const;
 
@@ -158,27 +117,6 @@ export function ovenIn(sentence: string): number | null {
   const fahrenheit = said === 'F' || (said === undefined && degrees > OVEN_C.most - 30);
   const celsius = found ? (fahrenheit ? ((degrees - 32) * 5) / 9 : degrees) : gas ? 121 + 14 * Number(gas) : null;
   return celsius !== null && celsius >= OVEN_C.least && celsius <= OVEN_C.most ? celsius : null;
-}
-
-/** Shorter than this is a sauté, not the cooking, minutes. */
-const LEAST_COOKING = 15;
-
-function readStep(text: string): RecipeStep {
-  const minutes = minutesIn(text);
-  const way = WAYS.find(([words]) => words.test(text))?.[1];
-  const resting = /\b(rest|marinat|soak|chill|refrigerat|overnight|stand)/i.test(text);
-  const cooks = minutes !== null && way !== undefined && !resting && (way === 'pressure' || minutes >= LEAST_COOKING);
-  return {
-    text,
-    found: cooks ? `${printDuration(minutes)} ${WAY_WORDS[way]}` : null,
-    minutes: cooks ? minutes : null,
-    way: cooks ? way : null,
-    release: /quick(ly)? release|release .*(at once|quickly|immediately)/i.test(text)
-      ? 'quick'
-      : /natural(ly)?/i.test(text) && /release|pressure/i.test(text)
-        ? 'natural'
-        : null,
-  };
 }
 
 interface Given {
@@ -347,14 +285,18 @@ function timed(
   const cooking = method.filter(({ minutes }) => minutes !== null);
   const pressed = cooking.find(({ way }) => way === 'pressure');
   const main = pressed ?? [...cooking].sort((a, b) => (b.minutes ?? 0) - (a.minutes ?? 0))[0];
-  const release = method.find((step) => step.release !== null)?.release;
+  const down = method.find((step) => step.release !== null);
+  const release = down?.release;
   let made: Plan = {
     ...plan,
-    ...(release === 'quick'
-      ? { release: { method: 'quick' as const, naturalMinutes: 0 } }
-      : release === 'natural'
-        ? { release: { method: 'natural' as const, naturalMinutes: 0 } }
-        : {}),
+    ...(release === null || release === undefined
+      ? {}
+      : {
+          release: {
+            method: release,
+            naturalMinutes: release === 'natural-then-quick' ? (down?.releaseMinutes ?? USUAL_NATURAL) : 0,
+          },
+        }),
   };
   try {
     // As the bench will propose: what was learnt is looked up there, not kept in the plan.

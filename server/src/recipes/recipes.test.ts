@@ -6,7 +6,8 @@ import * as fc from 'fast-check';
 import { isoDuration, recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
 import { takenAs } from './ingredient-words';
-import { minutesIn, ovenIn, readRecipe } from './read-recipe';
+import { ovenIn, readRecipe } from './read-recipe';
+import { durations, inFigures } from './durations';
 import { recipeSource } from './recipe-source';
 
 const given = { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 };
@@ -203,7 +204,10 @@ describe('words and times', () => {
     ['30 minutes, then 2 hours more', 120],
     ['1 to 2 hours', 90],
     ['an afternoon', null],
-  ])('%s', (text, minutes) => expect(minutesIn(text)).toBe(minutes));
+  ])('%s', (text, minutes) => {
+    const found = durations(inFigures(text)).map((one) => one.minutes);
+    expect(found.length === 0 ? null : Math.max(...found)).toBe(minutes);
+  });
 });
 
 describe('awkward and hostile sources', () => {
