@@ -1,5 +1,8 @@
+import type { RecipeReading } from '@hervir/contract';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '@hervir/core';
+import { readRecipe } from './read-recipe';
 import { readStep } from './read-step';
 
 interface Sentence {
@@ -55,4 +58,85 @@ test.each<[string, number | null, string | null, string | null]>([
   ['Serve with bread.', null, null, null],
 ])('%s', (text, minutes, way, release) => {
   expect(readStep(text)).toMatchObject({ minutes, way, release });
+});
+
+interface Page {
+  readonly name: string;
+  readonly text: string;
+  readonly want: {
+    readonly name: string;
+    readonly servings: number;
+    readonly lines: number;
+    readonly minutes: number;
+    readonly cut: string;
+  };
+}
+
+test('pages', () => {
+  const off: string[] = [];
+  for (const { name, text, want } of sample<Page[]>('pages.json')) {
+    const read = readRecipe(text, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
+    const found = {
+      name: read.name,
+      servings: read.servings,
+      lines: read.lines.length,
+      minutes: read.method.find(({ minutes }) => minutes !== null)?.minutes ?? null,
+      cut: read.plan?.meat.cut,
+    };
+    if (JSON.stringify(found) !== JSON.stringify(want)) off.push(`${name}: ${JSON.stringify(found)}`);
+  }
+  expect(off).toEqual([]);
+});
+
+type Found = 'fine' | 'near' | 'unsure' | 'wrong';
+
+/** A line against what is expected of it: wrong only where it does not say that it is unsure. */
+function judged(line: RecipeReading['lines'][number] | undefined, wanted: string): Found {
+  const [what = '', amount] = wanted.split(';');
+  if (line === undefined) return 'wrong';
+  const ways = what.split('/');
+  const { as, grams, guess } = line;
+  const id = 'id' in as ? `${as.kind}:${as.id}` : as.kind;
+  const unsure = as.kind === 'unknown' || /unsure|usual|ask|which/i.test(guess ?? '');
+  const right = ways.some((way) => {
+    if (way === 'b' || way === 'out') return as.kind === 'by-taste' || (way === 'out' && as.kind === 'unknown');
+    if (way === 'x') return as.kind === 'unknown' || as.kind === 'by-taste';
+    const full = way.includes(':') ? way : `${(ways[0] ?? '').split(':')[0]}:${way}`;
+    return id === full || id.startsWith(`${full}-`);
+  });
+  const known = ways.includes('x') && as.kind !== 'unknown' && as.kind !== 'by-taste' && 'id' in as;
+  if (!right && !known) return unsure ? 'unsure' : 'wrong';
+  if (amount === undefined || amount === '?' || as.kind === 'unknown' || as.kind === 'by-taste') return 'fine';
+  if (grams === null) return unsure ? 'unsure' : 'wrong';
+  const ratio = grams / Number(amount);
+  const spoons = /cup|tbsp|tablespoon|tsp|teaspoon/i.test(line.text);
+  const room = spoons ? 1.36 : 1.15;
+  if (ratio <= room && ratio >= 1 / room) return 'fine';
+  if (guess !== null && ratio >= 0.6 && ratio <= 1.67) return 'near';
+  return guess !== null ? 'unsure' : 'wrong';
+}
+
+test('lines', () => {
+  const text = readFileSync(join(__dirname, 'samples', 'lines.txt'), 'utf8');
+  const counts: Record<Found, number> = { fine: 0, near: 0, unsure: 0, wrong: 0 };
+  const off: string[] = [];
+  let meats = 0;
+  const recipes = text.split(/^# /m).slice(1);
+  for (const recipe of recipes) {
+    const [head = '', ...rows] = recipe.trim().split('\n');
+    const pairs = rows.map((row) => row.split(' => ') as [string, string]);
+    const source = `${head.split(' | ')[0]}\nIngredients\n${pairs.map(([line]) => line).join('\n')}\nMethod\nSimmer for 2 hours.`;
+    const read = readRecipe(source, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
+    const cuts = (head.split(' | ')[1] ?? '').split('/');
+    if (read.plan !== null && cuts.includes(read.plan.meat.cut)) meats += 1;
+    else off.push(`MEAT ${head}: ${read.plan?.meat.cut}`);
+    pairs.forEach(([line, wanted], i) => {
+      const found = judged(read.lines[i], wanted);
+      counts[found] += 1;
+      const { as, grams, guess } = read.lines[i] ?? {};
+      if (found !== 'fine') off.push(`${found}: ${line} => ${JSON.stringify(as)} ${grams} ${guess}; wanted ${wanted}`);
+    });
+  }
+  const all = Object.values(counts).reduce((sum, n) => sum + n, 0);
+  process.stderr.write(`${JSON.stringify(counts)} of ${all}, meats ${meats} of ${recipes.length}\n${off.join('\n')}\n`);
 });

@@ -1,4 +1,5 @@
-import { Parser } from 'htmlparser2';
+import { DomUtils, parseDocument, Parser } from 'htmlparser2';
+import { durations, inFigures } from './durations';
 
 /** A recipe as it was written, before anything is made of it. */
 export interface RecipeText {
@@ -69,12 +70,23 @@ function linkedData(html: string): string[] {
   return found;
 }
 
-const typeIs = ({ '@type': type }: Node, wanted: string): boolean =>
-  (Array.isArray(type) ? type : [type]).some(
-    (one) => typeof one === 'string' && one.replace(/^https?:\/\/schema\.org\//, '') === wanted,
-  );
+const SCHEMA = /^(?:https?:\/\/(?:www\.)?schema\.org\/|schema:)/i;
 
-/** The first recipe in a document: by itself, in a list, or in a graph. */
+const typeIs = ({ '@type': type }: Node, wanted: string): boolean =>
+  (Array.isArray(type) ? type : [type]).some((one) => typeof one === 'string' && one.replace(SCHEMA, '') === wanted);
+
+/** A value as it is meant: what is wrapped as a value of linked data, or as the only one of a list, by itself. */
+function bare(value: unknown): unknown {
+  if (Array.isArray(value) && value.length === 1) return bare(value[0]);
+  return isNode(value) && '@value' in value ? value['@value'] : value;
+}
+
+/** A node with its terms by their short names: "http://schema.org/name" is "name". */
+function shortened(node: Node): Node {
+  return Object.fromEntries(Object.entries(node).map(([key, value]) => [key.replace(SCHEMA, ''), value]));
+}
+
+/** The first recipe in a document: by itself, in a list, in a graph, or as a part of something else. */
 function recipeIn(value: unknown, depth = 0): Node | null {
   if (depth > DEEPEST) return null;
   if (Array.isArray(value)) {
@@ -85,12 +97,17 @@ function recipeIn(value: unknown, depth = 0): Node | null {
     return null;
   }
   if (!isNode(value)) return null;
-  if (typeIs(value, 'Recipe')) return value;
-  for (const key of ['@graph', 'mainEntity', 'mainEntityOfPage', 'itemListElement', 'item']) {
-    const found = recipeIn(value[key], depth + 1);
+  if (typeIs(value, 'Recipe')) return shortened(value);
+  for (const part of Object.values(value)) {
+    const found = typeof part === 'object' ? recipeIn(part, depth + 1) : null;
     if (found) return found;
   }
   return null;
+}
+
+/** A sentence to a line: a step that says three things is three. */
+function sentences(text: string): string[] {
+  return lines(text).flatMap((line) => line.split(/(?<=[a-z\d)][.!?])\s+(?=[A-Z])/));
 }
 
 function lines(text: string): string[] {
@@ -108,26 +125,88 @@ function steps(value: unknown, depth = 0): string[] {
   if (Array.isArray(value)) return value.flatMap((one) => steps(one, depth + 1));
   if (!isNode(value)) return [];
   if (value['itemListElement'] !== undefined) return steps(value['itemListElement'], depth + 1);
-  return steps(value['text'] ?? value['name'], depth + 1);
+  if ('@value' in value) return steps(value['@value'], depth + 1);
+  const { value: amount, unitText, name } = value as { value?: unknown; unitText?: unknown; name?: unknown };
+  // An ingredient as a quantity of something.
+  if ((typeof amount === 'number' || typeof amount === 'string') && typeof name === 'string') {
+    return steps([amount, typeof unitText === 'string' ? unitText : '', name].join(' ').replace(/ +/g, ' '), depth + 1);
+  }
+  return steps(value['text'] ?? name, depth + 1);
 }
 
-/** How many it feeds: "4", 4, "4 servings", ["4", "4 bowls"]. */
+/** How many it feeds: "4", 4, "4 servings", ["a bowl", "4 bowls"], "1 pie (6 servings)", "six". */
 function servingsOf(value: unknown): number | null {
-  const [first] = Array.isArray(value) ? (value as unknown[]) : [value];
-  const found = /\d+/.exec(typeof first === 'number' ? String(first) : typeof first === 'string' ? first : '')?.[0];
-  const count = found === undefined ? NaN : Number(found);
-  return count >= 1 && count <= 40 ? count : null;
+  const said = (Array.isArray(value) ? (value as unknown[]) : [value]).map((one) => String(bare(one) ?? ''));
+  for (const words of said.map(inFigures)) {
+    const found =
+      /(\d+)(?:\s*(?:-|to)\s*\d+)?\s*(?:servings?|portions?|people|persons?)/.exec(words) ?? /\d+/.exec(words);
+    const count = found === null ? NaN : Number(found[1] ?? found[0]);
+    if (count >= 1 && count <= 40) return count;
+  }
+  return null;
+}
+
+/** A length of time as linked data has it, "PT3H30M", in words; empty where it is none. */
+function cookedFor(value: unknown): string {
+  const [all, days, hours, minutes] =
+    /^P(?:(\d+)D)?(?:T(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?)?/i.exec(String(bare(value) ?? '')) ?? [];
+  const whole = Number(days ?? 0) * 1440 + Number(hours ?? 0) * 60 + Number(minutes ?? 0);
+  return all === undefined || !(whole > 0) ? '' : `Cook for ${Math.round(whole)} minutes`;
 }
 
 function fromNode(node: Node): RecipeText {
   const ingredients = node['recipeIngredient'] ?? node['ingredients'];
+  const name = bare(node['name']);
+  const method = steps(node['recipeInstructions']).flatMap(sentences);
+  // The recipe's own time stands where no sentence has one; where it is done is said by the sentences.
+  const timed = method.some((text) => durations(inFigures(text)).length > 0);
+  const time = timed ? '' : cookedFor(node['cookTime']) || cookedFor(node['totalTime']);
+  const where = method.some((text) => /oven|bake|roast/i.test(text)) ? ' in the oven' : '';
   return {
-    name: typeof node['name'] === 'string' ? plain(node['name']).slice(0, 120) : '',
-    servings: servingsOf(node['recipeYield']),
+    name: typeof name === 'string' ? plain(plain(name)).slice(0, 120) : '',
+    servings: servingsOf(node['recipeYield'] ?? node['yield']),
     ingredients: steps(ingredients),
-    method: steps(node['recipeInstructions']),
+    method: time === '' ? method : [...method, `${time}${where}.`],
     from: 'json-ld',
   };
+}
+
+/** JSON as it stands on pages: with bare line ends in its texts, a comma too many, one document after another. */
+function mended(text: string): unknown[] {
+  let inText = false;
+  let depth = 0;
+  let from = 0;
+  const whole: string[] = [];
+  let clean = '';
+  for (let i = 0; i < text.length; i += 1) {
+    const sign = text[i] as string;
+    if (inText && sign === '\\') {
+      clean += sign + (text[i + 1] ?? '');
+      i += 1;
+      continue;
+    }
+    if (sign === '"') inText = !inText;
+    if (inText && sign < ' ') {
+      clean += sign === '\n' ? '\\n' : ' ';
+      continue;
+    }
+    clean += sign;
+    if (inText) continue;
+    if (sign === '{' || sign === '[') depth += 1;
+    if (sign !== '}' && sign !== ']') continue;
+    depth -= 1;
+    if (depth > 0) continue;
+    whole.push(clean.slice(from));
+    from = clean.length;
+    depth = 0;
+  }
+  return whole.flatMap((one) => {
+    try {
+      return [JSON.parse(one.replace(/,(\s*[}\]])/g, '$1')) as unknown];
+    } catch {
+      return [];
+    }
+  });
 }
 
 /** Documents of JSON-LD in what was pasted: the whole of it, or the scripts of a page. */
@@ -136,7 +215,7 @@ function documents(source: string): unknown[] {
     try {
       return [JSON.parse(text) as unknown];
     } catch {
-      return [];
+      return mended(text);
     }
   };
   const trimmed = source.trim();
@@ -145,9 +224,12 @@ function documents(source: string): unknown[] {
   return linkedData(source).flatMap((text) => read(text.trim().replace(/^<!--|-->$/g, '')));
 }
 
-const INGREDIENTS = /^(ingredients?|you (will )?need|what you need)\b/i;
-const METHOD = /^(method|directions?|instructions?|preparation|steps?|how to)\b/i;
-const STARTS_WITH_AMOUNT = /^[-•*\s]*(\d|[¼½¾⅓⅔⅛]|a |an |one |two |half |some |pinch|salt)/i;
+const INGREDIENTS =
+  /^(?:the )?(?:ingredients?|you(?: wi|['’])ll need|you need|what you(?:['’]ll)? need|shopping list)\b/i;
+const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|how to|what to do)\b/i;
+const FEEDS =
+  /(?:serves|feeds|makes|yield|servings?|portions?|for)\s*:?\s*(?:about\s+)?(\d+)(?![ \t]*(?:h|min|\d|[./]))/gi;
+const STARTS_WITH_AMOUNT = /^[-•*▢□☐·\s]*(\d|[¼½¾⅓⅔⅛]|a |an |one |two |half |some |pinch|salt)/i;
 
 /** A title without "serves 6". */
 const titled = (line: string): string =>
@@ -158,9 +240,10 @@ function fromText(source: string): RecipeText {
   const all = lines(source);
   const atIngredients = all.findIndex((line) => INGREDIENTS.test(line));
   const atMethod = all.findIndex((line, i) => i > atIngredients && METHOD.test(line));
-  const clean = (line: string): string => line.replace(/^[-•*]\s*/, '').replace(/^\d+[.)]\s+(?=[A-Z])/, '');
+  const clean = (line: string): string => line.replace(/^[-•*▢□☐·]\s*/, '').replace(/^\d+[.)]\s+(?=[A-Z])/, '');
   const head = all.slice(0, atIngredients < 0 ? undefined : atIngredients);
-  const servings = servingsOf(/(?:serves|for|makes|feeds)\s+(\d+)/i.exec(source)?.[1]);
+  // Not the hours it cooks for: the first number that may be a company.
+  const servings = servingsOf([...source.matchAll(FEEDS)][0]?.[1]);
   if (atIngredients >= 0) {
     return {
       name: titled(head[0] ?? ''),
@@ -181,6 +264,44 @@ function fromText(source: string): RecipeText {
   };
 }
 
+/** Where a page marks its recipe up: microdata and RDFa by property, microformats by class. */
+const MARKED = {
+  name: ['name', 'p-name', 'fn'],
+  servings: ['recipeYield', 'yield', 'p-yield'],
+  ingredients: ['recipeIngredient', 'ingredients', 'p-ingredient', 'ingredient'],
+  method: ['recipeInstructions', 'e-instructions', 'p-instructions', 'instructions'],
+} as const;
+
+/** A recipe that a page marks up in its elements; null where it has none with ingredients. */
+function fromMarkup(html: string): RecipeText | null {
+  if (!/schema\.org\/Recipe|h-?recipe/i.test(html)) return null;
+  const page = parseDocument(html);
+  const all = DomUtils.findAll(() => true, page.children);
+  const scope =
+    all.find(({ attribs }) => /Recipe/.test(`${attribs['itemtype'] ?? ''} ${attribs['typeof'] ?? ''}`)) ??
+    all.find(({ attribs }) => /(?:^|\s)h-?recipe(?:\s|$)/.test(attribs['class'] ?? ''));
+  if (!scope) return null;
+  const within = DomUtils.findAll(() => true, scope.children);
+  const marked = (names: readonly string[]): string[] =>
+    within
+      .filter(({ attribs }) =>
+        [attribs['itemprop'], attribs['property']?.replace(SCHEMA, ''), ...(attribs['class'] ?? '').split(/\s+/)].some(
+          (one) => one !== undefined && names.includes(one),
+        ),
+      )
+      .map((element) => element.attribs['content'] ?? DomUtils.getInnerHTML(element));
+  const ingredients = marked(MARKED.ingredients).flatMap(lines);
+  if (ingredients.length === 0) return null;
+  const text = plain(DomUtils.getInnerHTML(scope));
+  return {
+    name: plain(marked(MARKED.name)[0] ?? '').slice(0, 120),
+    servings: servingsOf(marked(MARKED.servings).map(plain)) ?? servingsOf([...text.matchAll(FEEDS)][0]?.[1]),
+    ingredients,
+    method: marked(MARKED.method).flatMap((one) => lines(one).flatMap(sentences)),
+    from: 'text',
+  };
+}
+
 /**
  * Finds the recipe in what was pasted or read from a file: JSON-LD by itself, the source of a page with JSON-LD in it
  * (single, list or graph), or plain text.
@@ -194,5 +315,6 @@ export function recipeSource(source: string): RecipeText {
     const node = recipeIn(document);
     if (node) return fromNode(node);
   }
-  return fromText(/<[a-z!]/i.test(text) ? plain(text) : text);
+  const marked = /<[a-z!]/i.test(text) ? fromMarkup(text) : null;
+  return marked ?? fromText(/<[a-z!]/i.test(text) ? plain(text) : text);
 }
