@@ -71,6 +71,7 @@ export function inFigures(sentence: string): string {
     .replace(/\bthree[- ]quarters? of an hour\b|\b3[- ]quarters? of an hour\b/g, '45 minutes')
     .replace(/\b(?:a )?quarter of an hour\b/g, '15 minutes')
     .replace(/\bhalf an hour\b|\ba half[- ]hour\b/g, '30 minutes')
+    .replace(/\bhalf an? (?=\p{L})/gu, '0.5 ')
     .replace(/\b(?:an?|1) hour and a half\b/g, '1.5 hours')
     .replace(/\b(\d+) hours? and a half\b/g, '$1.5 hours')
     .replace(/\b(\d+) and a half\b/g, '$1.5')

@@ -1,122 +1,87 @@
-import { AROMATICS, CUTS, cutTitle, GRAINS, tenderCut, VEGETABLES, type Form } from '@hervir/core';
+import { CUTS, cutById, GRAINS, LIQUIDS, tenderCut, VEGETABLES, type Form } from '@hervir/core';
+import { inFigures } from './durations';
+import { FOODS, FORM_WORDS, type Entry } from './lexicon';
 
 /** What a line of ingredients is taken for. */
 export type TakenAs =
   | { readonly kind: 'meat'; readonly id: string; readonly form: Form }
   | { readonly kind: 'liquid' | 'addition' | 'thickener' | 'vegetable' | 'grain' | 'aromatic'; readonly id: string }
-  /** Salt, pepper, oil: the cook knows; it changes nothing that is reckoned. */
+  /** Salt, pepper, oil, what is served beside: the cook knows; it changes nothing that is reckoned. */
   | { readonly kind: 'by-taste' }
   | { readonly kind: 'unknown' };
 
-/** Words for what is poured, spooned or strewn in, the longest first; `kind` says where it may go. Common practice. */
-const POURED: readonly (readonly [RegExp, 'liquid' | 'addition' | 'thickener', string])[] = [
-  [/tomato (paste|puree|purée|concentrate)/, 'addition', 'tomato-paste'],
-  [/(passata|tomato sauce|sieved tomato)/, 'liquid', 'passata'],
-  [/(crushed|chopped|diced|tinned|canned|can of|cans? .*) tomato(es)?/, 'liquid', 'chopped-tomato'],
-  [/salsa/, 'liquid', 'salsa-thin'],
-  [/(quince|fruit|membrillo) paste/, 'addition', 'quince-paste'],
-  [/(soy|fish|anchovy|worcester\w*) sauce/, 'liquid', 'thin-savoury-sauce'],
-  [/(barbecue|bbq|hoisin|oyster|brown) sauce|ketchup/, 'addition', 'bottled-thick-sauce'],
-  [/(condensed|cream of) .*soup/, 'addition', 'cream-soup'],
-  [/(sour cream|crème fraîche|creme fraiche|double cream|heavy cream|cream)\b/, 'addition', 'cream'],
-  [/balsamic/, 'liquid', 'balsamic'],
-  [/vinegar/, 'liquid', 'vinegar'],
-  [/red wine/, 'liquid', 'red-wine'],
-  [/(white wine|vermouth|wine)/, 'liquid', 'white-wine'],
-  [/(beer|ale|stout|lager)\b/, 'liquid', 'beer'],
-  [/cider/, 'liquid', 'cider'],
-  [/(lemon|lime|orange) juice|juice of/, 'liquid', 'citrus-juice'],
-  [/(stock|broth|bouillon)/, 'liquid', 'stock'],
-  [/(corn ?starch|corn ?flour)/, 'thickener', 'cornstarch'],
-  [/potato starch/, 'thickener', 'potato-starch'],
-  [/arrowroot/, 'thickener', 'arrowroot'],
-  [/tapioca/, 'thickener', 'tapioca'],
-  [/flour/, 'thickener', 'flour'],
-  [/(sugar|honey|molasses|maple syrup|treacle)/, 'addition', 'sugar'],
-  [/\bwater\b/, 'liquid', 'water'],
-];
+/** A name of the lexicon, as it may stand in a line: its plural too. */
+interface Name {
+  readonly pattern: RegExp;
+  readonly entry: Entry;
+}
 
-const BY_TASTE =
-  /\b(salt|pepper|peppercorns?|oil|butter|lard|dripping|ghee|cooking spray|parsley|coriander|cilantro|chives|to serve|to garnish|to taste)\b/;
+function plural(name: string): string {
+  const escaped = name.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&').replaceAll(' ', '[ -]');
+  if (/[^aeiou]y$/.test(name)) return `${escaped.slice(0, -1)}(?:y|ies)`;
+  if (/leaf$/.test(name)) return `${escaped.slice(0, -1)}(?:f|ves)`;
+  return `${escaped}(?:es|s)?`;
+}
 
-/** Vegetables by the words a recipe has for them. */
-const VEGETABLE_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/sweet potato|yam/, 'sweet-potato'],
-  [/(floury|russet|baking|mashing) potato/, 'potato-floury'],
-  [/potato/, 'potato-waxy'],
-  [/carrot/, 'carrot'],
-  [/parsnip/, 'parsnip'],
-  [/turnip/, 'turnip'],
-  [/celeriac|celery root/, 'celeriac'],
-  [/swede|rutabaga/, 'swede'],
-  [/beetroot|beets?\b/, 'beetroot'],
-  [/squash|pumpkin/, 'squash'],
-  [/(pearl|small|baby|button) onion|shallots? whole/, 'onion-small'],
-  [/savoy|kale/, 'savoy'],
-  [/cabbage/, 'cabbage'],
-  [/green beans?|runner beans?/, 'green-bean'],
-  [/peas?\b/, 'pea'],
-  [/mushroom/, 'mushroom'],
-  [/courgette|zucchini/, 'courgette'],
-  [/cauliflower/, 'cauliflower'],
-  [/broccoli/, 'broccoli'],
-  [/brussels? sprout/, 'brussels-sprout'],
-  [/fennel bulb|fennel/, 'fennel'],
-  [/(bell|sweet|red|green) pepper/, 'sweet-pepper'],
-  [/tomato/, 'tomato'],
-];
-
-const GRAIN_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/brown rice/, 'rice-brown'],
-  [/rice/, 'rice-white'],
-  [/barley/, 'barley-pearl'],
-  [/spelt|farro/, 'spelt-pearled'],
-  [/freekeh/, 'freekeh'],
-  [/kidney bean/, 'kidney-bean-soaked'],
-  [/chickpea|garbanzo/, 'chickpea-soaked'],
-  [/(soaked) .*bean/, 'bean-dry-soaked'],
-  [/bean/, 'bean-dry-unsoaked'],
-  [/lentil/, 'lentil-brown'],
-  [/split pea/, 'split-pea'],
-  [/noodle/, 'egg-noodle'],
-];
-
-const FORM_WORDS: readonly (readonly [RegExp, Form])[] = [
-  [/bite[- ]size|2 ?cm|1[- ]inch|stew(ing)? (meat|beef|lamb)|small (cubes|pieces)|diced/, 'bite-size'],
-  [/chunk|cubes?|cubed|large pieces|cut (in|into)/, 'chunks'],
-  [/slices?|sliced|steaks?|cross-?cut/, 'slices'],
-  [/rack/, 'rack'],
-  [/ribs?/, 'ribs'],
-  [/pieces/, 'pieces'],
-  [/whole|roast|joint|shanks?|hock/, 'whole'],
-];
-
-const known = new Set([...VEGETABLES, ...GRAINS].map(({ id }) => id));
-const aromaticWords = AROMATICS.flatMap(({ id, words }) => words.map((word) => [word, id] as const)).sort(
-  (a, b) => b[0].length - a[0].length,
+const NAMES: readonly Name[] = FOODS.flatMap(([entry, names]) =>
+  names.split('|').map((name) => ({ pattern: new RegExp(`(?<![\\p{L}'’-])${plural(name)}(?![\\p{L}])`, 'gu'), entry })),
 );
 
-/** The cut whose words fit best; null where no meat is spoken of. */
-function cutOf(text: string): { readonly id: string; readonly form: Form } | null {
-  let best: { id: string; score: number; forms: readonly Form[] } | null = null;
-  for (const cut of CUTS) {
-    const names = [cut.name, ...cut.alsoCalled.split(',')]
-      .map((name) => name.trim().toLowerCase())
-      .filter((name) => name !== '');
-    const species = new RegExp(`\\b${cut.species}\\b`).test(text);
-    const named = names.filter((name) => new RegExp(`\\b${name.replace(/[^a-z ]/g, '.')}`).test(text));
-    const whole = text.includes(cutTitle(cut)) ? 2 : 0;
-    const score =
-      (species ? 2 : 0) + (named.length > 0 ? 1 + Math.max(...named.map(({ length }) => length)) / 20 : 0) + whole;
-    // A cut's name alone may be anything's; its animal alone is a cut to be asked for.
-    const enough = species || (named.length > 0 && /oxtail|brisket|short rib|ham hock|osso/.test(text));
-    if (enough && (best === null || score > best.score)) best = { id: cut.id, score, forms: cut.forms };
-  }
-  if (best === null || /stock|broth|bouillon|sausage|bacon|mince|ground (beef|pork|lamb)/.test(text)) return null;
-  const { id, forms } = best;
-  const form = FORM_WORDS.find(([words, one]) => words.test(text) && forms.includes(one))?.[1];
-  return { id, form: form ?? forms[0] ?? 'whole' };
+/** What is only served with it. */
+const BESIDE =
+  /\b(?:to serve|for serving|to garnish|for garnish|garnish(?:ed)?|to finish|for the table|for dipping|to accompany|on the side)\b/;
+const ANIMAL = /\b(?:beef|pork|lamb|mutton|goat|kid)\b/;
+/** Found in a tin, drained: cooked already. */
+const TINNED = /\b(?:tins?|cans?|tinned|canned|jars?)\b/;
+
+/** A line as its foods are looked for: without brackets and asides, "shin of beef" as "beef shin", mutton as lamb. */
+function bared(line: string): { readonly head: string; readonly all: string } {
+  const all = line
+    .toLowerCase()
+    .replace(/[’`]/g, "'")
+    .replace(/\b(\w+) of (beef|pork|lamb|goat|mutton|kid)\b/g, '$2 $1')
+    .replace(/\b(scrag end|scrag|neck|shoulder|leg|breast) (lamb|mutton|goat)\b/g, '$2 $1');
+  const open = all.replace(/\([^)]*\)/g, ' ');
+  const head = open.split(/,| - |\bwith\b|\bmixed with\b|\bfor the\b|\bor\b|\/(?=\s*[a-z])/)[0] ?? open;
+  // Where nothing stands before the first comma, or only a number, all of it is looked at.
+  return {
+    head: /\p{L}{3}/u.test(head.replace(/\d+\s*(?:kg|g|ml|l|cl|oz|lbs?|cups?|tbsps?|tsps?)\b/gu, '')) ? head : open,
+    all,
+  };
 }
+
+interface Hit {
+  readonly entry: Entry;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The food that is meant in some words: the last of those that lie in no longer one. */
+function meantIn(words: string): Entry | null {
+  const hits = NAMES.flatMap(({ pattern, entry }): Hit[] =>
+    [...words.matchAll(pattern)].map((found) => ({ entry, from: found.index, to: found.index + found[0].length })),
+  );
+  const whole = hits.filter(
+    (hit) =>
+      !hits.some((other) => other.from <= hit.from && other.to >= hit.to && other.to - other.from > hit.to - hit.from),
+  );
+  return whole.sort((a, b) => b.to - a.to || b.to - b.from - (a.to - a.from))[0]?.entry ?? null;
+}
+
+function formOf(id: string, words: string): Form {
+  const { forms } = cutById(id);
+  return FORM_WORDS.find(([pattern, form]) => pattern.test(words) && forms.includes(form))?.[1] ?? forms[0] ?? 'whole';
+}
+
+/** What is sautéed where it is cut fine, and a vegetable where it is left large. */
+const EITHER: Readonly<Record<string, string>> = {
+  carrot: 'carrot',
+  celeriac: 'celeriac',
+  fennel: 'fennel',
+  mushroom: 'mushroom',
+  'sweet-pepper': 'pepper',
+};
+const FINE = /\b(?:finely|minced|grated|diced|crushed|thinly)\b/;
 
 /**
  * What a line of ingredients is taken for, by its words.
@@ -125,43 +90,84 @@ function cutOf(text: string): { readonly id: string; readonly form: Form } | nul
  * @example takenAs('2 tbsp tomato paste') // { kind: 'addition', id: 'tomato-paste' }
  */
 export function takenAs(line: string): TakenAs {
-  const text = line.toLowerCase();
+  const { head, all } = bared(line);
+  if (BESIDE.test(all)) return { kind: 'by-taste' };
   // Said to be what it is, and not taken for a tough cut of its animal.
-  if (tenderCut(text)) return { kind: 'unknown' };
-  const cut = cutOf(text);
-  if (cut) return { kind: 'meat', ...cut };
-  const poured = POURED.find(([words]) => words.test(text));
-  if (poured) return { kind: poured[1], id: poured[2] };
-  const grain = GRAIN_WORDS.find(([words]) => words.test(text) && !/green bean|runner bean/.test(text));
-  if (grain && known.has(grain[1])) return { kind: 'grain', id: grain[1] };
-  const aromatic = aromaticWords.find(([word]) => new RegExp(`\\b${word}\\b`).test(text));
-  const vegetable = VEGETABLE_WORDS.find(([words]) => words.test(text));
-  // Large pieces are vegetables; onion, garlic and what is chopped fine are for the sauté.
-  const fine = /(chopped|diced|minced|sliced|grated|crushed|finely)/.test(text);
-  if (aromatic && (fine || !vegetable)) return { kind: 'aromatic', id: aromatic[1] };
-  if (vegetable && known.has(vegetable[1])) return { kind: 'vegetable', id: vegetable[1] };
-  if (BY_TASTE.test(text)) return { kind: 'by-taste' };
-  return { kind: 'unknown' };
+  if (tenderCut(line)) return { kind: 'unknown' };
+  const entry = meantIn(head) ?? meantIn(all);
+  if (entry === null || entry === 'unknown') return { kind: 'unknown' };
+  if (entry === 'by-taste' || entry === 'beside') return { kind: 'by-taste' };
+  const [kind = '', id = ''] = entry.split(':');
+  if (kind === 'meat') return { kind, id, form: formOf(id, inFigures(all)) };
+  if (kind === 'grain' && /bean|chickpea/.test(id) && TINNED.test(all)) return { kind: 'vegetable', id: 'bean-tinned' };
+  if (id === 'bean-dry-unsoaked' && /\bsoaked\b/.test(all)) return { kind: 'grain', id: 'bean-dry-soaked' };
+  if (id === 'tomato' && TINNED.test(all)) return { kind: 'liquid', id: 'chopped-tomato' };
+  const fried = kind === 'vegetable' ? EITHER[id] : undefined;
+  if (fried !== undefined && FINE.test(all)) return { kind: 'aromatic', id: fried };
+  return { kind: kind as 'liquid', id };
 }
 
-/** What a piece of it weighs, g, where a recipe counts instead of weighing. Common practice; from memory. */
+/** Whether a line speaks of an animal without a cut: it is asked which. */
+export function asksWhichCut(line: string): boolean {
+  return takenAs(line).kind === 'unknown' && ANIMAL.test(line.toLowerCase()) && !tenderCut(line);
+}
+
+/** What one of a thing weighs, g, by what it is counted in or is. Common practice; from memory. */
 const PIECE_GRAMS: readonly (readonly [RegExp, number])[] = [
-  [/clove/, 5],
-  [/bay|leaf|leaves|sprig/, 1],
-  [/shallot|pearl|baby|button/, 25],
-  [/celery/, 50],
-  [/onion|leek|turnip|beet|fennel/, 150],
+  [/(?:head|bulb)s?\b.*garlic|garlic (?:head|bulb)/, 50],
+  [/cloves?\b.*garlic|garlic cloves?|cloves?$/, 5],
+  [/\bbay\b|\bleaf\b|\bleaves\b|\bsprigs?\b|\bstrips?\b/, 1],
+  [/star anise|\bpods?\b|berr(?:y|ies)\b|peppercorn/, 1],
+  [/\bdash(?:es)?\b|\bpinch(?:es)?\b/, 3],
+  [/\bsplash(?:es)?\b|\bknobs?\b|\bglugs?\b/, 15],
+  [/handfuls?\b.*(?:parsley|mint|basil|coriander|cilantro|thyme|herb)/, 15],
+  [/handfuls?\b/, 70],
+  [/bunch(?:es)?\b.*(?:kale|green|chard|carrot|beet|turnip)/, 200],
+  [/bunch(?:es)?\b/, 30],
+  [/shallot|pearl|baby onion|button onion|spring onion|scallion/, 25],
+  [/cherry tomato|olive\b/, 10],
+  [/celer(?:y)\b/, 50],
+  [/celeriac|celery root|swede|rutabaga|cabbage|cauliflower/, 700],
+  [/squash|pumpkin/, 1000],
+  [/courgette|zucchini/, 200],
+  [/onion|leek|turnip|beet|fennel|apple/, 150],
+  [/sweet potato/, 200],
+  [/small potato|new potato|baby potato/, 60],
   [/potato/, 140],
-  [/carrot|parsnip|courgette|zucchini/, 90],
+  [/carrot|parsnip/, 90],
   [/tomato/, 100],
-  [/swede|rutabaga|celeriac|cabbage|cauliflower/, 700],
-  [/pepper/, 150],
+  [/scotch bonnet|dried chil|guajillo|ancho/, 8],
+  [/chil(?:l?i|e)|jalape/, 15],
+  [/pepper|capsicum|plantain/, 150],
   [/mushroom/, 20],
+  [/stock cube|bouillon cube/, 10],
+  [/lemon|lime|orange/, 100],
   [/shank/, 400],
-  [/can|tin/, 400],
+  [/cheek/, 400],
+  [/hock|knuckle/, 900],
+  [/oxtail/, 1500],
+  [/\bbottles?\b/, 350],
+  [/\bcans?\b|\btins?\b/, 400],
+  [/packets?\b/, 40],
 ];
 
 /** Grams of one, as a recipe counts it. */
 export function gramsOfOne(line: string): number | null {
-  return PIECE_GRAMS.find(([words]) => words.test(line.toLowerCase()))?.[1] ?? null;
+  const words = line.toLowerCase();
+  return PIECE_GRAMS.find(([pattern]) => pattern.test(words))?.[1] ?? null;
+}
+
+/** Ids of the lexicon that are none of the larder's: there are none, and a test sees to it. */
+export function strangers(): string[] {
+  const known: Readonly<Record<string, readonly string[]>> = {
+    meat: CUTS.map(({ id }) => id),
+    liquid: LIQUIDS.map(({ id }) => id),
+    addition: LIQUIDS.map(({ id }) => id),
+    vegetable: VEGETABLES.map(({ id }) => id),
+    grain: GRAINS.map(({ id }) => id),
+  };
+  return FOODS.flatMap(([entry]) => {
+    const [kind = '', id] = entry.split(':');
+    return id !== undefined && known[kind] !== undefined && !known[kind].includes(id) ? [entry] : [];
+  });
 }

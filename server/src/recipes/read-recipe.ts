@@ -21,56 +21,10 @@ import {
   tenderCut,
   whyTender,
 } from '@hervir/core';
-import { parseIngredient } from 'parse-ingredient';
-import { gramsOfOne, takenAs, type TakenAs } from './ingredient-words';
+import { amountOf } from './amounts';
+import { asksWhichCut, takenAs, type TakenAs } from './ingredient-words';
 import { readStep, WAY_WORDS } from './read-step';
 import { recipeSource } from './recipe-source';
-
-/** Millilitres and grams of the units recipes have. NIST Handbook 44 for the customary ones. */
-const ML: Readonly<Record<string, number>> = {
-  cup: 236.588,
-  tablespoon: 14.787,
-  teaspoon: 4.929,
-  milliliter: 1,
-  millilitre: 1,
-  centiliter: 10,
-  deciliter: 100,
-  liter: 1000,
-  pint: 473.176,
-  quart: 946.353,
-  fluidounce: 29.574,
-};
-const GRAMS: Readonly<Record<string, number>> = { gram: 1, kilogram: 1000, ounce: 28.3495, pound: 453.592 };
-/** Weighed from a cup or a spoon, g/ml. From memory. */
-const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
-  vegetable: 0.6,
-  aromatic: 0.6,
-  grain: 0.8,
-  addition: 1.05,
-  thickener: 0.55,
-};
-
-/** How much a line says, in grams or millilitres; null where it says nothing. */
-function amountOf(line: string, as: TakenAs): { readonly grams: number; readonly said: boolean } | null {
-  // No kitchen has so much of anything: it is a number of something else.
-  if (/\d{9}/.test(line)) return null;
-  const [read] = parseIngredient(line, { normalizeUOM: true });
-  if (!read) return null;
-  const { quantity, quantity2, unitOfMeasure } = read;
-  if (quantity === null) return null;
-  // Of a range the middle.
-  const count = quantity2 === null ? quantity : (quantity + quantity2) / 2;
-  const unit = (unitOfMeasure ?? '').toLowerCase().replace(/[\s.]/g, '').replace(/s$/, '');
-  const grams = GRAMS[unit];
-  if (grams !== undefined) return { grams: count * grams, said: true };
-  const ml = ML[unit];
-  if (ml !== undefined) {
-    // A liquid is reckoned in millilitres, all else by weight.
-    return { grams: count * ml * (as.kind === 'liquid' ? 1 : (DENSITY[as.kind] ?? 1)), said: true };
-  }
-  const one = gramsOfOne(line);
-  return one === null ? null : { grams: count * one, said: false };
-}
 
 /** What it is called on the page. */
 function nameOf(as: TakenAs): string {
@@ -198,6 +152,7 @@ export function readRecipe(
 /** What is said of a line that is not in the plan. */
 function unknownGuess(text: string): string {
   const tender = tenderCut(text);
+  if (asksWhichCut(text)) return 'which cut is it? Say what it is';
   return tender ? whyTender(tender) : 'not in the plan: say what it is, or leave it to the cook';
 }
 

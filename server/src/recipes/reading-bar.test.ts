@@ -2,6 +2,8 @@ import type { RecipeReading } from '@hervir/contract';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '@hervir/core';
+import { amountOf } from './amounts';
+import { strangers, takenAs } from './ingredient-words';
 import { readRecipe } from './read-recipe';
 import { readStep } from './read-step';
 
@@ -138,5 +140,52 @@ test('lines', () => {
     });
   }
   const all = Object.values(counts).reduce((sum, n) => sum + n, 0);
-  process.stderr.write(`${JSON.stringify(counts)} of ${all}, meats ${meats} of ${recipes.length}\n${off.join('\n')}\n`);
+  const figures = `${JSON.stringify(counts)} of ${all}, meat of ${meats} in ${recipes.length}`;
+  expect([figures, off, counts.fine / all >= 0.92]).toEqual([figures, off, true]);
+  expect([figures, off, counts.wrong / all <= 0.01]).toEqual([figures, off, true]);
+  expect(meats / recipes.length).toBeGreaterThanOrEqual(0.95);
+});
+
+test('every name of the lexicon is one of the larder', () => {
+  expect(strangers()).toEqual([]);
+});
+
+// Written for the purpose: other writings of the same kinds of line.
+test.each<[string, string, number | null]>([
+  ['2 kg bone-in short ribs', 'meat:beef-short-rib', 2000],
+  ['3½ lb boneless pork butt, cut into 2-inch chunks', 'meat:pork-shoulder', 1588],
+  ['1 lamb shoulder, about 1.8 kg', 'meat:lamb-shoulder', 1800],
+  ['4 lamb shanks (350 g each)', 'meat:lamb-shank', 1400],
+  ['800g topside of beef', 'meat:beef-round', 800],
+  ['1 kg stewing beef, diced', 'meat:beef-chuck', 1000],
+  ['2 lb 8 oz beef brisket', 'meat:beef-brisket-flat', 1134],
+  ['1 kg 200 g goat leg', 'meat:goat-leg', 1200],
+  ['6 oxtail pieces, about 1.5kg in all', 'meat:beef-oxtail', 1500],
+  ['500g neck of lamb', 'meat:lamb-neck', 500],
+  ['2 (14-ounce) cans crushed tomatoes', 'liquid:chopped-tomato', 794],
+  ['2 x 400g tins plum tomatoes', 'liquid:plum-tomato', 800],
+  ['half a litre of beef stock', 'liquid:stock', 500],
+  ['1 ½ cups red wine', 'liquid:red-wine', 355],
+  ['1 quart chicken broth', 'liquid:stock', 946],
+  ['two tablespoons tomato purée', 'addition:tomato-paste', 31],
+  ['100 g dark brown sugar', 'addition:sugar', 100],
+  ['3 cloves of garlic', 'aromatic:garlic', 15],
+  ['a bunch of spring onions', 'aromatic:spring-onion', 30],
+  ['2 dried chillies', 'aromatic:dried-chilli', 16],
+  ['1 tin kidney beans, drained', 'vegetable:bean-tinned', 400],
+  ['250 g pearl barley', 'grain:barley-pearl', 250],
+  ['300 g red lentils', 'grain:lentil-brown', 300],
+  ['200 g okra', 'vegetable:okra', 200],
+  ['Salt and freshly ground black pepper', 'by-taste', null],
+  ['Crusty bread, to serve', 'by-taste', null],
+  ['A little chopped parsley', 'by-taste', null],
+  ['500 g beef', 'unknown', null],
+  ['2 chicken thighs', 'unknown', null],
+  ['1 beef tomato, sliced', 'vegetable:tomato', 100],
+])('%s', (line, wanted, grams) => {
+  const as = takenAs(line);
+  expect('id' in as ? `${as.kind}:${as.id}` : as.kind).toBe(wanted);
+  if (grams === null) return;
+  const found = amountOf(line, as)?.grams ?? 0;
+  expect([found, Math.abs(found / grams - 1) < 0.15]).toEqual([found, true]);
 });

@@ -1,0 +1,152 @@
+import { inFigures } from './durations';
+import { gramsOfOne, type TakenAs } from './ingredient-words';
+
+/** Grams of a unit of weight. NIST Handbook 44 for the customary ones. */
+const GRAMS: readonly (readonly [RegExp, number])[] = [
+  [/^(?:kg|kgs|kilos?|kilograms?|kilogrammes?)$/, 1000],
+  [/^(?:g|gr|gms?|grams?|grammes?)$/, 1],
+  [/^(?:lbs?|pounds?)$/, 453.592],
+  [/^(?:oz|ozs|ounces?)$/, 28.3495],
+];
+/** Millilitres of a unit of volume. NIST Handbook 44; a pint is the imperial one where nothing else is American. */
+const ML: readonly (readonly [RegExp, number])[] = [
+  [/^(?:l|lit(?:er|re)s?|ltr)$/, 1000],
+  [/^(?:ml|mls|millilit(?:er|re)s?)$/, 1],
+  [/^(?:cl|centilit(?:er|re)s?)$/, 10],
+  [/^(?:dl|decilit(?:er|re)s?)$/, 100],
+  [/^(?:fl oz|floz|fluid ounces?)$/, 29.574],
+  [/^(?:cups?)$/, 236.588],
+  [/^(?:tbsps?|tbs|tablespoons?)$/, 14.787],
+  [/^(?:tsps?|teaspoons?)$/, 4.929],
+  [/^(?:pints?|pts?)$/, 520],
+  [/^(?:quarts?|qts?)$/, 946.353],
+  [/^(?:gallons?)$/, 3785.41],
+];
+/** Weighed from a cup or a spoon, g/ml. From memory. */
+const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
+  vegetable: 0.6,
+  aromatic: 0.6,
+  grain: 0.8,
+  addition: 1.05,
+  thickener: 0.55,
+};
+const SPICE_DENSITY = 0.48;
+/** A heaped spoon over a level one. Common practice. */
+const HEAPED = 1.5;
+
+interface Measure {
+  readonly amount: number;
+  /** Grams or millilitres of one. */
+  readonly each: number;
+  readonly weight: boolean;
+  readonly metric: boolean;
+  readonly from: number;
+  readonly to: number;
+  readonly bracketed: boolean;
+}
+
+const UNIT = String.raw`(kg|kgs|kilos?|kilogram(?:me)?s?|g|gr|gms?|gram(?:me)?s?|lbs?|pounds?|oz|ounces?|fl\.? ?oz|fluid ounces?|ml|mls|millilit(?:er|re)s?|cl|dl|l|ltr|lit(?:er|re)s?|cups?|tbsps?|tbs|tablespoons?|tsps?|teaspoons?|pints?|pts?|quarts?|qts?|gallons?)`;
+const MEASURE = new RegExp(
+  String.raw`(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:-|to)\s*(\d+(?:\.\d+)?))?[\s-]*(heaped |rounded |generous |level |scant |large |small |packed )?${UNIT}\b\.?`,
+  'g',
+);
+
+/** All measures in a line, in their order. */
+function measures(words: string): Measure[] {
+  return [...words.matchAll(MEASURE)].flatMap((found): Measure[] => {
+    const [all, low, high, how = '', said = ''] = found;
+    const unit = said.replace(/\./g, '').replace(/fl ?oz/, 'fl oz');
+    const grams = GRAMS.find(([pattern]) => pattern.test(unit))?.[1];
+    const each = grams ?? ML.find(([pattern]) => pattern.test(unit))?.[1];
+    if (each === undefined) return [];
+    const from = found.index;
+    const bracketed = words.lastIndexOf('(', from) > words.lastIndexOf(')', from);
+    return [
+      {
+        amount:
+          (high === undefined ? Number(low) : (Number(low) + Number(high)) / 2) *
+          (/heaped|generous/.test(how) ? HEAPED : 1),
+        each,
+        weight: grams !== undefined,
+        metric: /^(?:k?g|kilo|gr|gm|m?l|cl|dl|lit|mill)/.test(unit),
+        from,
+        to: from + all.length,
+        bracketed,
+      },
+    ];
+  });
+}
+
+/** What is written one after another is added: "1 kg 200 g", "2 lb 8 oz", "1 cup + 2 tbsp". */
+function added(words: string, first: Measure, all: readonly Measure[]): number {
+  let sum = first.amount * first.each;
+  let last = first;
+  for (const next of all.slice(all.indexOf(first) + 1)) {
+    const between = words.slice(last.to, next.from);
+    if (next.weight !== first.weight || next.each >= last.each || !/^\s*(?:\+|and|plus)?\s*$/.test(between)) break;
+    sum += next.amount * next.each;
+    last = next;
+  }
+  return sum;
+}
+
+const CONTAINER = String.raw`(?:cans?|tins?|bottles?|packets?|packages?|packs?|jars?|cartons?|bags?)`;
+
+/** How many of a measure there are: "2 x 400 g tins", "1 (14.5 oz) can", "2 29-oz cans", "(about 1 kg each)". */
+function countOf(words: string, measure: Measure): number {
+  const before = words.slice(0, measure.from);
+  const times = /^(\d+(?:\.\d+)?)\s*(?:x|×|\*)?\s*\(?\s*(?:about |approx\.? )?$/.exec(before)?.[1];
+  const contained = new RegExp(String.raw`^(\d+(?:\.\d+)?)\s+${CONTAINER}\s*\(`).exec(before)?.[1];
+  const each = /^[^)]*\beach\b/.test(words.slice(measure.to)) ? /^(\d+(?:\.\d+)?)\b/.exec(words)?.[1] : undefined;
+  return Number(times ?? contained ?? each ?? 1);
+}
+
+/** What a line says, in grams or for a liquid millilitres. */
+export interface Amount {
+  readonly grams: number;
+  /** It stands there; else it was counted, and weighed by what one usually weighs. */
+  readonly said: boolean;
+}
+
+/**
+ * How much a line says; null where it says nothing.
+ *
+ * @param line as written
+ * @param as what it was taken for
+ * @example amountOf('1 (14.5 oz) can diced tomatoes', { kind: 'liquid', id: 'chopped-tomato' })?.said // true
+ */
+export function amountOf(line: string, as: TakenAs): Amount | null {
+  // No kitchen has so much of anything: it is a number of something else.
+  if (/\d{9}/.test(line)) return null;
+  const words = inFigures(line).replace(/^(?:about|approx\.?|approximately|roughly|around|ca\.?|circa)\s+/, '');
+  const all = measures(words);
+  const liquid = as.kind === 'liquid';
+  // Of two ways to say the same the metric one; what is no liquid by its weight; a length of a cut is none of them.
+  const wanted = (one: Measure): number => (one.weight === !liquid ? 2 : 0) + (one.metric ? 1 : 0);
+  const [best] = all.filter((one) => alike(words, one, all)).sort((a, b) => wanted(b) - wanted(a) || a.from - b.from);
+  if (best !== undefined) {
+    const total = added(words, best, all) * countOf(words, best);
+    // An ounce of a bottle is one of volume.
+    if (best.weight)
+      return {
+        grams: liquid && !best.metric && /oz|ounce/.test(words) ? total * (29.574 / 28.3495) : total,
+        said: true,
+      };
+    const density =
+      as.kind === 'aromatic' && /spice|chilli|dried/.test(as.id) ? SPICE_DENSITY : (DENSITY[as.kind] ?? 1);
+    return { grams: liquid ? total : total * density, said: true };
+  }
+  const one = gramsOfOne(words.split(/,|\(/)[0] ?? words) ?? gramsOfOne(words);
+  const counted = /^(?:a |an )?(\d+(?:\.\d+)?)?(?:\s*(?:-|to)\s*(\d+(?:\.\d+)?))?/.exec(words);
+  const low = Number(counted?.[1] ?? (/^(?:an?|small|large|handful|knob|bunch|head|bulb)\b/.test(words) ? 1 : NaN));
+  const count = counted?.[2] === undefined ? low : (low + Number(counted[2])) / 2;
+  return one === null || !Number.isFinite(count) ? null : { grams: count * one, said: false };
+}
+
+/** Whether a measure says the whole: the first, one beside it, or one in brackets; what follows a "with" is another thing's. */
+function alike(words: string, one: Measure, all: readonly Measure[]): boolean {
+  const [first] = all;
+  if (first === undefined || one === first) return true;
+  const between = words.slice(first.to, one.from);
+  return one.bracketed || /^\s*(?:\/|=|or|\()?\s*$/.test(between);
+}
