@@ -12,6 +12,9 @@ import {
   upperFirst,
 } from '@hervir/core';
 
+/** How the plan itself is marked in a recipe. */
+export const PLAN_FORMAT = 'application/json; profile="hervir/braise"';
+
 /** Minutes as ISO 8601 durations have them. */
 export function isoDuration(minutes: number): string {
   const whole = Math.max(0, Math.round(minutes));
@@ -88,6 +91,8 @@ export function recipeJsonLd(f: Forecast, system: UnitSystem): WithContext<Recip
     cookingMethod: `Braised under pressure, ${f.pressureMinutes} minutes`,
     recipeIngredient: ingredients(f, system),
     recipeInstructions: sections(f, system).map(({ name, steps }) => hold(name, steps)),
+    // The plan itself, for another Hervir: words cannot carry all of it.
+    isBasedOn: { '@type': 'CreativeWork', encodingFormat: PLAN_FORMAT, text: JSON.stringify(plan) },
   };
 }
 

@@ -1,4 +1,5 @@
 import type { RecipeLine, RecipeReading, RecipeStep } from '@hervir/contract';
+import { parsePlan } from '@hervir/contract';
 import {
   aromaticKind,
   cutById,
@@ -125,9 +126,17 @@ export function readRecipe(
     };
   });
   const method = recipe.method.map(readStep);
+  const own = recipe.plan === undefined || Object.keys(corrections).length > 0 ? null : ownPlan(recipe.plan);
   const meats = lines.filter((line) => line.as.kind === 'meat');
   const meat = [...meats].sort((a, b) => (b.grams ?? 0) - (a.grams ?? 0))[0];
   const head = { name: recipe.name, servings: recipe.servings, from: recipe.from, lines, method };
+  if (own !== null) {
+    return {
+      ...head,
+      plan: own,
+      notes: ['A recipe of Hervir’s own: the plan comes back as it was, in its own cooker, without a dinner time.'],
+    };
+  }
   if (meat?.as.kind !== 'meat') {
     return {
       ...head,
@@ -154,6 +163,16 @@ function unknownGuess(text: string): string {
   const tender = tenderCut(text);
   if (asksWhichCut(text)) return 'which cut is it? Say what it is';
   return tender ? whyTender(tender) : 'not in the plan: say what it is, or leave it to the cook';
+}
+
+/** The plan that a recipe carries, as it was; null where this Hervir cannot read it. */
+function ownPlan(text: string): Plan | null {
+  try {
+    const read = parsePlan(JSON.parse(text));
+    return read.ok ? { ...read.value, serveAt: null, moved: {}, learnt: undefined } : null;
+  } catch {
+    return null;
+  }
 }
 
 type Line = RecipeLine & { readonly as: TakenAs };

@@ -1,7 +1,8 @@
 import type { RecipeReading } from '@hervir/contract';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '@hervir/core';
+import { CUTS, DEFAULT_COOKER, DEFAULT_KITCHEN, forecast, newPlan, stageOf, type Plan } from '@hervir/core';
+import { recipeJsonLd } from '../formats/recipe-out';
 import { amountOf } from './amounts';
 import { strangers, takenAs } from './ingredient-words';
 import { readRecipe } from './read-recipe';
@@ -188,4 +189,41 @@ test.each<[string, string, number | null]>([
   if (grams === null) return;
   const found = amountOf(line, as)?.grams ?? 0;
   expect([found, Math.abs(found / grams - 1) < 0.15]).toEqual([found, true]);
+});
+
+test('what Hervir writes out comes back as the same plan: one for each cut, with stages, and in either units', () => {
+  const stages = [
+    { ...stageOf({ stages: [] }, 'second-run'), minutes: 4, takeOutMl: 150, broth: 'poured-over' as const },
+  ];
+  for (const cut of CUTS) {
+    for (const form of cut.forms) {
+      const plan: Plan = {
+        ...newPlan({ cut: cut.id, form, grams: 1300, serveAt: '2027-01-17T19:00:00+01:00' }),
+        name: `${cut.name} of the refuge`,
+        servings: 5,
+        liquids: [{ liquid: 'cider', ml: 650, temperatureC: 20 }],
+        vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
+        release: { method: 'natural-then-quick', naturalMinutes: 8 },
+        stages,
+      };
+      for (const system of ['metric', 'us'] as const) {
+        const written = JSON.stringify(recipeJsonLd(forecast(plan, system), system));
+        const read = readRecipe(written, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
+        expect(read.plan).toEqual({ ...plan, serveAt: null, moved: {}, learnt: undefined });
+      }
+    }
+  }
+});
+
+test('a plan that a recipe carries and that cannot be read is left out, and its lines are read', () => {
+  const plan = newPlan({ cut: 'beef-shin', form: 'slices', grams: 1300 });
+  const written = recipeJsonLd(forecast(plan), 'metric') as unknown as Record<string, { text: string }>;
+  const broken = { ...written, isBasedOn: { ...written['isBasedOn'], text: '{"format":"soup"}' } };
+  const read = readRecipe(JSON.stringify(broken), {
+    cooker: DEFAULT_COOKER,
+    kitchen: DEFAULT_KITCHEN,
+    confidence: 0.8,
+  });
+  expect(read.plan?.meat.cut).toBe('beef-shin');
+  expect(read.notes.join(' ')).not.toContain('own: the plan comes back');
 });

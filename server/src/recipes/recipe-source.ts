@@ -7,6 +7,8 @@ export interface RecipeText {
   readonly servings: number | null;
   readonly ingredients: readonly string[];
   readonly method: readonly string[];
+  /** A plan of Hervir's own that the recipe carries, as it stands there. */
+  readonly plan?: string;
   /** Where it was found: for the report. */
   readonly from: 'json-ld' | 'text';
 }
@@ -157,6 +159,7 @@ function cookedFor(value: unknown): string {
 function fromNode(node: Node): RecipeText {
   const ingredients = node['recipeIngredient'] ?? node['ingredients'];
   const name = bare(node['name']);
+  const carried = carriedPlan(node['isBasedOn']);
   const method = steps(node['recipeInstructions']).flatMap(sentences);
   // The recipe's own time stands where no sentence has one; where it is done is said by the sentences.
   const timed = method.some((text) => durations(inFigures(text)).length > 0);
@@ -167,8 +170,16 @@ function fromNode(node: Node): RecipeText {
     servings: servingsOf(node['recipeYield'] ?? node['yield']),
     ingredients: steps(ingredients),
     method: time === '' ? method : [...method, `${time}${where}.`],
+    ...(carried === null ? {} : { plan: carried }),
     from: 'json-ld',
   };
+}
+
+/** The plan that a recipe of Hervir's own carries. */
+function carriedPlan(value: unknown): string | null {
+  const part = bare(value);
+  if (!isNode(part) || !String(part['encodingFormat']).includes('hervir/braise')) return null;
+  return typeof part['text'] === 'string' ? part['text'] : null;
 }
 
 /** JSON as it stands on pages: with bare line ends in its texts, a comma too many, one document after another. */
