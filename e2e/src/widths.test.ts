@@ -46,6 +46,9 @@ const outside = (person: Person): Promise<string[]> =>
     return [...(wide > 0 ? [`the page is ${wide} px too wide`] : []), ...cut, ...drawn];
   });
 
+/** So often a page is looked at before it counts as too wide. */
+const LOOKS = 50;
+
 /** A phone, a phone on its side, a window at 200 %, a tablet, and back to the laptop. */
 const WIDTHS = [
   [390, 844],
@@ -87,7 +90,13 @@ test('no page keeps an old width: narrowed, turned, and back', async () => {
     for (const [width, height] of WIDTHS) {
       await person.page.setViewport({ width, height });
       await person.standsStill();
-      found.push(...(await outside(person)).map((what) => `${room} at ${width}×${height}: ${what}`));
+      // A page that is still being laid out anew is looked at again, as a person would.
+      let off = await outside(person);
+      for (let look = 0; off.length > 0 && look < LOOKS; look += 1) {
+        await person.standsStill();
+        off = await outside(person);
+      }
+      found.push(...off.map((what) => `${room} at ${width}×${height}: ${what}`));
     }
   }
   expect(found).toEqual([]);

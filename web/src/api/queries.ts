@@ -18,6 +18,9 @@ import {
 } from '@tanstack/react-query';
 import { Away, newId, request } from './client';
 
+/** How often a server that does not answer is asked again, ms. */
+const ASK_AGAIN_MS = 4_000;
+
 export const queryClient = new QueryClient({
   defaultOptions: {
     // Asked also when the device says it is offline: our server may be this machine, and what was last read stands in.
@@ -25,6 +28,8 @@ export const queryClient = new QueryClient({
       networkMode: 'always',
       retry: (count, error) => error instanceof Away && count < 2,
       staleTime: 5_000,
+      // A server that was away is asked again by itself, as long as somebody looks.
+      refetchInterval: ({ state }) => (state.error instanceof Away ? ASK_AGAIN_MS : false),
     },
     mutations: { networkMode: 'always' },
   },

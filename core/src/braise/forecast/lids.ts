@@ -22,10 +22,14 @@ export function lidsOf(found: Evening): Lid[] {
   return [firstLid(found), ...later.map((stage, i) => laterLid(found, stage, i + 2))];
 }
 
+/** So near each other two bases are as bad, K. */
+const AS_BAD_K = 0.5;
+
 /** The worst of several base verdicts: the one nearest its cut-out. */
 export function hottest(lids: readonly Lid[]): Lid {
   const margin = ({ base }: Lid): number => base.cutoutC - base.baseC;
-  return lids.reduce((worst, lid) => (margin(lid) < margin(worst) ? lid : worst));
+  // Of two that are as bad the first: that is where it happens.
+  return lids.reduce((worst, lid) => (margin(lid) < margin(worst) - AS_BAD_K ? lid : worst));
 }
 
 function liquidOf(plan: Plan, atLockMl: number, moments: readonly BaseMoment[]): Lid['liquid'] {
