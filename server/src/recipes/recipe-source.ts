@@ -83,6 +83,12 @@ function bare(value: unknown): unknown {
   return isNode(value) && '@value' in value ? value['@value'] : value;
 }
 
+/** A value as words; empty where it is none. */
+function worded(value: unknown): string {
+  const said = bare(value);
+  return typeof said === 'string' || typeof said === 'number' ? String(said) : '';
+}
+
 /** A node with its terms by their short names: "http://schema.org/name" is "name". */
 function shortened(node: Node): Node {
   return Object.fromEntries(Object.entries(node).map(([key, value]) => [key.replace(SCHEMA, ''), value]));
@@ -138,7 +144,7 @@ function steps(value: unknown, depth = 0): string[] {
 
 /** How many it feeds: "4", 4, "4 servings", ["a bowl", "4 bowls"], "1 pie (6 servings)", "six". */
 function servingsOf(value: unknown): number | null {
-  const said = (Array.isArray(value) ? (value as unknown[]) : [value]).map((one) => String(bare(one) ?? ''));
+  const said = (Array.isArray(value) ? (value as unknown[]) : [value]).map((one) => worded(one));
   for (const words of said.map(inFigures)) {
     const found =
       /(\d+)(?:\s*(?:-|to)\s*\d+)?\s*(?:servings?|portions?|people|persons?)/.exec(words) ?? /\d+/.exec(words);
@@ -151,7 +157,7 @@ function servingsOf(value: unknown): number | null {
 /** A length of time as linked data has it, "PT3H30M", in words; empty where it is none. */
 function cookedFor(value: unknown): string {
   const [all, days, hours, minutes] =
-    /^P(?:(\d+)D)?(?:T(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?)?/i.exec(String(bare(value) ?? '')) ?? [];
+    /^P(?:(\d+)D)?(?:T(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?)?/i.exec(worded(value)) ?? [];
   const whole = Number(days ?? 0) * 1440 + Number(hours ?? 0) * 60 + Number(minutes ?? 0);
   return all === undefined || !(whole > 0) ? '' : `Cook for ${Math.round(whole)} minutes`;
 }
@@ -178,7 +184,7 @@ function fromNode(node: Node): RecipeText {
 /** The plan that a recipe of Hervir's own carries. */
 function carriedPlan(value: unknown): string | null {
   const part = bare(value);
-  if (!isNode(part) || !String(part['encodingFormat']).includes('hervir/braise')) return null;
+  if (!isNode(part) || !worded(part['encodingFormat']).includes('hervir/braise')) return null;
   return typeof part['text'] === 'string' ? part['text'] : null;
 }
 
