@@ -17,6 +17,8 @@ export default defineConfig({
       includeAssets: [],
       injectManifest: { globPatterns: ['**/*.{js,css,html,svg,png,woff2}'] },
       manifest: {
+        // A page shared from another program is read as a recipe.
+        share_target: { action: '/recipe', method: 'GET', params: { title: 'title', text: 'text', url: 'url' } },
         id: '/',
         name: 'Hervir',
         short_name: 'Hervir',

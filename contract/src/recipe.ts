@@ -53,6 +53,8 @@ export const recipeFileSchema = z.strictObject({
   text: z.string().min(1).max(3_000_000),
   cookerId: z.uuid().optional(),
   corrections: z.record(z.string().regex(/^\d{1,3}$/), takenAsSchema).default({}),
+  /** What the cook says how much a line is, by its place: grams, of a liquid millilitres. */
+  amounts: z.record(z.string().regex(/^\d{1,3}$/), z.number().min(0).max(20_000)).default({}),
 });
 
 /**

@@ -31,6 +31,7 @@ export const LIMITS = {
   liquidC: { min: 0, max: 100, unit: '°C' },
   ingredientGrams: { min: 0, max: 5000, unit: 'g' },
   vegetableCm: { min: 0.3, max: 15, unit: 'cm' },
+  recipeGrams: { min: 0, max: 20_000, unit: 'g' },
   ovenC: { min: 80, max: 280, unit: '°C' },
   pressureMinutes: { min: 0, max: 360, unit: 'min' },
   naturalMinutes: { min: 0, max: 90, unit: 'min' },

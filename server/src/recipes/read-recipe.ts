@@ -96,18 +96,21 @@ function whenFor(id: string): { readonly when: 'on-top' | 'after'; readonly note
  * @param source pasted text, the source of a page, or JSON-LD
  * @param given the pot and the kitchen it is cooked in
  * @param corrections what the cook says a line is, by its place
+ * @param amounts how much the cook says it is, by its place, g or ml
  * @returns the reading; without a plan where no meat was found
  */
 export function readRecipe(
   source: string,
   given: Given,
   corrections: Readonly<Record<string, TakenAs>> = {},
+  amounts: Readonly<Record<string, number>> = {},
 ): RecipeReading {
   const recipe = recipeSource(source);
   const notes: string[] = [];
   const lines = recipe.ingredients.map((text, i): RecipeLine & { readonly as: TakenAs } => {
     const as = corrections[String(i)] ?? takenAs(text);
-    const amount = amountOf(text, as);
+    const own = amounts[String(i)];
+    const amount = own === undefined ? amountOf(text, as) : { grams: own, said: true };
     const counts = as.kind !== 'by-taste' && as.kind !== 'unknown';
     return {
       text,
@@ -126,7 +129,8 @@ export function readRecipe(
     };
   });
   const method = recipe.method.map(readStep);
-  const own = recipe.plan === undefined || Object.keys(corrections).length > 0 ? null : ownPlan(recipe.plan);
+  const own =
+    recipe.plan === undefined || Object.keys({ ...corrections, ...amounts }).length > 0 ? null : ownPlan(recipe.plan);
   const meats = lines.filter((line) => line.as.kind === 'meat');
   const meat = [...meats].sort((a, b) => (b.grams ?? 0) - (a.grams ?? 0))[0];
   const head = { name: recipe.name, servings: recipe.servings, from: recipe.from, lines, method };

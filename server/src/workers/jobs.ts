@@ -58,6 +58,7 @@ export interface Reckoned {
 export interface RecipeGiven {
   readonly text: string;
   readonly corrections: Readonly<Record<string, TakenAs>>;
+  readonly amounts: Readonly<Record<string, number>>;
   readonly cooker: Cooker;
   readonly kitchen: Kitchen;
   readonly confidence: number;
@@ -65,10 +66,10 @@ export interface RecipeGiven {
 }
 
 /** Reads a recipe; a correction that names nothing of the larder is a fault. */
-export function readRecipe({ text, corrections, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
+export function readRecipe({ text, corrections, amounts, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
   try {
     const taught = (plan: Plan): Plan => withLearnt(plan, { rows: learnt });
-    return { ok: true, value: readRecipeNow(text, { ...given, taught }, corrections) };
+    return { ok: true, value: readRecipeNow(text, { ...given, taught }, corrections, amounts) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     const fault = { path: 'corrections', problem: error.message.slice(0, 200), allowed: 'something of the larder' };

@@ -5,19 +5,20 @@ import {
   cutById,
   cutTitle,
   GRAINS,
+  LIMITS,
   LIQUIDS,
   THICKENER_KINDS,
   upperFirst,
   VEGETABLES,
 } from '@hervir/core';
 import { Button, Input, Select, Upload } from 'antd';
-import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useEffectEvent, useState, type ReactNode } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { Refused, request } from '../api/client';
 import { useCookers, useCreateBraise } from '../api/queries';
+import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
 import { useNow } from '../shared/use-now';
-import { useUnits } from '../shared/use-units';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
 import { dayOptions, wallClockOn } from '../shared/words';
 import './from-recipe.css';
@@ -63,6 +64,32 @@ const CHOICES: readonly {
   },
 ];
 
+interface KeptRecipe {
+  readonly text: string;
+  readonly corrections: Record<string, As>;
+  readonly amounts: Record<string, number>;
+}
+
+const KEY = 'hervir.recipe';
+
+/** The recipe that was read here last, until the browser is closed: whoever comes back from its plan finds it. */
+function keptRecipe(): KeptRecipe {
+  const none = { text: '', corrections: {}, amounts: {} };
+  try {
+    return { ...none, ...(JSON.parse(sessionStorage.getItem(KEY) ?? '{}') as Partial<KeptRecipe>) };
+  } catch {
+    return none;
+  }
+}
+
+function keepRecipe(recipe: KeptRecipe): void {
+  try {
+    sessionStorage.setItem(KEY, JSON.stringify(recipe));
+  } catch {
+    // Only a convenience.
+  }
+}
+
 /** The recipe is kept for some time or other. */
 const NO_DAY = 'none';
 
@@ -81,9 +108,13 @@ export function FromRecipe(): ReactNode {
   const navigate = useNavigate();
   const create = useCreateBraise();
   const cookers = useCookers().data ?? [];
-  const [text, setText] = useState('');
+  const [params] = useSearchParams();
+  const [kept] = useState(keptRecipe);
+  const shared = [params.get('title'), params.get('text')].filter(Boolean).join('\n');
+  const [text, setText] = useState(shared || kept.text);
   const [cooker, setCooker] = useState<string | null>(null);
-  const [corrections, setCorrections] = useState<Record<string, As>>({});
+  const [corrections, setCorrections] = useState<Record<string, As>>(shared === '' ? kept.corrections : {});
+  const [amounts, setAmounts] = useState<Record<string, number>>(shared === '' ? kept.amounts : {});
   const [reading, setReading] = useState<RecipeReading | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -91,14 +122,21 @@ export function FromRecipe(): ReactNode {
   const [day, setDay] = useState(() => usualDay(now));
   const [time, setTime] = useState(USUAL_TIME);
   const cookerId = cooker ?? cookers[0]?.id;
-  const read = async (source: string, corrected: Record<string, As>, pot = cookerId): Promise<void> => {
+  const read = async (
+    source: string,
+    corrected: Record<string, As>,
+    said: Record<string, number>,
+    pot = cookerId,
+  ): Promise<void> => {
     if (source.trim() === '') return;
+    keepRecipe({ text: source, corrections: corrected, amounts: said });
     setBusy(true);
     try {
       setReading(
         await request<RecipeReading>('POST', '/recipes/read', {
           text: source,
           corrections: corrected,
+          amounts: said,
           ...(pot === undefined ? {} : { cookerId: pot }),
         }),
       );
@@ -116,13 +154,22 @@ export function FromRecipe(): ReactNode {
   const correct = (i: number, value: string): void => {
     const next = { ...corrections, [String(i)]: asOf(value) };
     setCorrections(next);
-    void read(text, next);
+    void read(text, next, amounts);
+  };
+  const weigh = (i: number, grams: number): void => {
+    const next = { ...amounts, [String(i)]: grams };
+    setAmounts(next);
+    void read(text, corrections, next);
   };
   const begin = (source: string): void => {
     setText(source);
     setCorrections({});
-    void read(source, {});
+    setAmounts({});
+    void read(source, {}, {});
   };
+  // What was shared to Hervir, or left here to look at its plan, is read at once.
+  const again = useEffectEvent(() => void read(text, corrections, amounts));
+  useEffect(() => again(), []);
   return (
     <div className="room from-recipe">
       <h1>From a recipe</h1>
@@ -137,6 +184,12 @@ export function FromRecipe(): ReactNode {
         maxLength={3_000_000}
         placeholder="1.5 kg goat shoulder, in chunks …"
         onChange={(event) => setText(event.target.value)}
+        onDrop={(event) => {
+          const [file] = event.dataTransfer.files;
+          if (!file) return;
+          event.preventDefault();
+          void file.text().then(begin);
+        }}
       />
       <div className="recipe-row">
         <Button
@@ -164,7 +217,7 @@ export function FromRecipe(): ReactNode {
           options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
           onChange={(id: string) => {
             setCooker(id);
-            if (reading) void read(text, corrections, id);
+            if (reading) void read(text, corrections, amounts, id);
           }}
         />
       </div>
@@ -174,7 +227,7 @@ export function FromRecipe(): ReactNode {
           {wrong}
         </p>
       )}
-      {reading && <Found reading={reading} onCorrect={correct} />}
+      {reading && <Found reading={reading} said={{ ...corrections, ...amounts }} onCorrect={correct} onWeigh={weigh} />}
       {reading?.plan && (
         <div className="recipe-row">
           <span className="recipe-when" role="group" aria-label="When we eat">
@@ -216,15 +269,33 @@ export function FromRecipe(): ReactNode {
   );
 }
 
+/** Whether a line is to be looked at: not understood, or with an amount that nobody said. */
+const isUnsure = ({ as, guess }: RecipeLine): boolean =>
+  as.kind === 'unknown' || (guess !== null && as.kind !== 'by-taste');
+
+/** The lines with what is unsure first; they stay where they are while they are put right. */
+function orderOf(lines: readonly RecipeLine[]): number[] {
+  const places = lines.map((_, i) => i);
+  const at = (unsure: boolean): number[] => places.filter((i) => isUnsure(lines[i] as RecipeLine) === unsure);
+  return [...at(true), ...at(false)];
+}
+
 function Found({
   reading,
+  said,
   onCorrect,
+  onWeigh,
 }: {
   readonly reading: RecipeReading;
+  /** What the cook has put right, by its place. */
+  readonly said: Readonly<Record<string, unknown>>;
   readonly onCorrect: (i: number, value: string) => void;
+  readonly onWeigh: (i: number, grams: number) => void;
 }): ReactNode {
-  const { print } = useUnits();
   const { name, servings, lines, method, notes } = reading;
+  const written = lines.map(({ text }) => text).join('\n');
+  const [order, setOrder] = useState(() => ({ written, places: orderOf(lines) }));
+  if (order.written !== written) setOrder({ written, places: orderOf(lines) });
   return (
     <>
       <h2>
@@ -246,29 +317,44 @@ function Found({
             </tr>
           </thead>
           <tbody>
-            {lines.map(({ text, as, grams, guess }, i) => (
-              <tr key={`${i}-${text}`}>
-                <td>{text}</td>
-                <td>
-                  <Select
-                    aria-label={`Taken for: ${text}`}
-                    showSearch={{ optionFilterProp: 'label' }}
-                    value={valueOf(as)}
-                    options={CHOICES.map(({ label, options }) => ({ label, options: [...options] }))}
-                    onChange={(value) => onCorrect(i, value)}
-                  />
-                </td>
-                <td>
-                  {grams === null ? '' : print(as.kind === 'liquid' ? 'volume' : 'mass', grams)}
-                  {guess !== null && (
-                    <small className={as.kind === 'unknown' ? 'recipe-guess attention' : 'recipe-guess'}>
-                      {as.kind === 'unknown' ? '▲ ' : ''}
-                      {guess}
-                    </small>
-                  )}
-                </td>
-              </tr>
-            ))}
+            {order.places.map((i) => {
+              const line = lines[i];
+              if (line === undefined) return null;
+              const { text, as, grams, guess } = line;
+              const counts = as.kind !== 'unknown' && as.kind !== 'by-taste';
+              return (
+                <tr key={`${i}-${text}`}>
+                  <td>{text}</td>
+                  <td>
+                    <Select
+                      aria-label={`Taken for: ${text}`}
+                      showSearch={{ optionFilterProp: 'label' }}
+                      value={valueOf(as)}
+                      options={CHOICES.map(({ label, options }) => ({ label, options: [...options] }))}
+                      onChange={(value) => onCorrect(i, value)}
+                    />
+                  </td>
+                  <td>
+                    {counts && (
+                      <QuantityInput
+                        label={`How much: ${text}`}
+                        kind={as.kind === 'liquid' ? 'volume' : 'mass'}
+                        value={grams ?? undefined}
+                        range={LIMITS.recipeGrams}
+                        onChange={(value) => value !== undefined && onWeigh(i, value)}
+                      />
+                    )}
+                    {guess !== null && (
+                      <small className={isUnsure(line) ? 'recipe-guess attention' : 'recipe-guess'}>
+                        {isUnsure(line) ? '▲ ' : ''}
+                        {guess}
+                      </small>
+                    )}
+                    {String(i) in said && <small className="recipe-guess">● as you said</small>}
+                  </td>
+                </tr>
+              );
+            })}
           </tbody>
         </table>
       )}
