@@ -169,7 +169,10 @@ export function FromRecipe(): ReactNode {
   };
   // What was shared to Hervir, or left here to look at its plan, is read at once.
   const again = useEffectEvent(() => void read(text, corrections, amounts));
-  useEffect(() => again(), []);
+  useEffect(() => {
+    const soon = setTimeout(again, 0);
+    return () => clearTimeout(soon);
+  }, []);
   return (
     <div className="room from-recipe">
       <h1>From a recipe</h1>
