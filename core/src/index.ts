@@ -10,6 +10,7 @@ export { VEGETABLES, vegetableById, type Vegetable } from './larder/vegetables';
 export { GRAINS, grainById, type Grain } from './larder/grains';
 export * from './plan/plan';
 export * from './larder/tender-cuts';
+export { fallsByItself } from './pot/pressure-run';
 export * from './plan/plan-error';
 export * from './plan/limits';
 export * from './plan/defaults';

@@ -407,7 +407,7 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
    *
    * @throws Error with what the server said, where it refuses
    */
-  asks<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: object): Promise<T>;
+  asks<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: object): Promise<T>;
   /** The server goes down as a power cut would take it. */
   powerGoes(): Promise<void>;
   /** It is back, on its folder and its port. */

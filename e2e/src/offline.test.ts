@@ -18,11 +18,7 @@ describe('without the server', () => {
     await person.opensPlan('Goat neck with quince');
     const braise = new URL(person.page.url()).pathname.split('/').pop() ?? '';
     const cook = randomUUID();
-    await fetch(`${kitchen.server.address}/api/cooks`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braise }),
-    });
+    await kitchen.asks('POST', '/cooks', { id: cook, startedEventId: randomUUID(), braiseId: braise });
     await person.goes(`/cook/${cook}`);
     const title = (): Promise<string> => person.page.$eval('main h1', (words) => words.textContent ?? '');
     await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');
@@ -81,13 +77,9 @@ describe('without the server', () => {
     );
     await person.goes('/settings');
     await person.reads('Hervir is kept here');
-    const braises = (await (await fetch(`${kitchen.server.address}/api/braises`)).json()) as { id: string }[];
+    const braises = await kitchen.asks<{ id: string }[]>('GET', '/braises');
     const cook = randomUUID();
-    await fetch(`${kitchen.server.address}/api/cooks`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: cook, startedEventId: randomUUID(), braiseId: braises[0]?.id }),
-    });
+    await kitchen.asks('POST', '/cooks', { id: cook, startedEventId: randomUUID(), braiseId: braises[0]?.id });
     await person.goes(`/cook/${cook}`);
     for (let title = ''; !/^Batch 1/.test(title);) {
       await person.page.waitForSelector('[aria-label="Now"] .big-button:enabled');

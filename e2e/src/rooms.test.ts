@@ -30,23 +30,16 @@ describe('every room', () => {
     `/log/${entry}`,
   ];
   beforeAll(async () => {
-    const { address } = kitchen.server;
-    const plans = (await (await fetch(`${address}/api/braises`)).json()) as { id: string }[];
+    const plans = await kitchen.asks<{ id: string }[]>('GET', '/braises');
     ids.plan = plans[0]?.id ?? '';
-    const { items } = (await (await fetch(`${address}/api/log?limit=1`)).json()) as { items: { id: string }[] };
+    const { items } = await kitchen.asks<{ items: { id: string }[] }>('GET', '/log?limit=1');
     ids.entry = items[0]?.id ?? '';
-    const send = (method: string, path: string, body: object): Promise<unknown> =>
-      fetch(`${address}/api${path}`, {
-        method,
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      });
-    await send('POST', '/cooks', { id: ids.cook, startedEventId: randomUUID(), braiseId: ids.plan });
+    await kitchen.asks('POST', '/cooks', { id: ids.cook, startedEventId: randomUUID(), braiseId: ids.plan });
     // One under way, standing still, and one that is over.
-    await send('POST', '/rehearsals', { id: ids.rehearsal, exercise: 'two-stages' });
-    await send('PUT', `/rehearsals/${ids.rehearsal}/pace`, { paused: true });
-    await send('POST', '/rehearsals', { id: ids.over, exercise: 'unscraped' });
-    await send('POST', `/rehearsals/${ids.over}/acts`, { act: 'end' });
+    await kitchen.asks('POST', '/rehearsals', { id: ids.rehearsal, exercise: 'two-stages' });
+    await kitchen.asks('PUT', `/rehearsals/${ids.rehearsal}/pace`, { paused: true });
+    await kitchen.asks('POST', '/rehearsals', { id: ids.over, exercise: 'unscraped' });
+    await kitchen.asks('POST', `/rehearsals/${ids.over}/acts`, { act: 'end' });
   });
   /** The bench is looked at with every station open in turn. */
   const stations = ['Sear', 'Pot and liquid', 'Vegetables and grains', 'Letting down', 'Sauce and plate'];

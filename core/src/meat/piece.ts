@@ -137,7 +137,6 @@ export function pieceOf(meat: Meat): Piece {
   const usual = usualPiece(cut, meat);
   let { length, width, thickness } = usual;
   let count: number;
-  const fixed = meat.thicknessCm !== undefined;
   if (usual.single) {
     count = meat.pieces ?? 1;
     thickness = meat.thicknessCm ?? thickness;
@@ -157,7 +156,7 @@ export function pieceOf(meat: Meat): Piece {
     // Nobody counted them: they are as large as such pieces are, and what the rounding leaves changes no minute. Only less
     // than one of them is smaller.
     const ratio = meat.pieces === undefined ? Math.min(1, grams / usualGrams) : grams / count / usualGrams;
-    const [along, across, deep] = shareOf(meat.form, fixed);
+    const [along, across, deep] = shareOf(meat.form, meat.thicknessCm !== undefined);
     length *= ratio ** along;
     width *= ratio ** across;
     thickness *= ratio ** deep;

@@ -312,14 +312,21 @@ export class Pot {
 
   /** Heat the pieces would take if the pot's temperature stayed, and how much more for every K/s of rise. */
   private uptake(seconds: number): { still: number; perSlope: number } {
+    const sum = this.uptakeInLiquid(seconds);
+    for (const piece of this.pieces) {
+      if (piece.inAir) sum.still += this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number);
+    }
+    return sum;
+  }
+
+  /** The same of what lies in the liquid, or in steam that wants nothing. */
+  private uptakeInLiquid(seconds: number): { still: number; perSlope: number } {
     let still = 0;
     let perSlope = 0;
     for (const piece of this.pieces) {
-      const inLiquid = piece.inAir ? piece.beneath : piece;
-      const response = inLiquid?.response(seconds, this.liquidC);
+      const response = (piece.inAir ? piece.beneath : piece)?.response(seconds, this.liquidC);
       still += response?.still ?? 0;
       perSlope += response?.perSlope ?? 0;
-      if (piece.inAir) still += this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number);
     }
     return { still, perSlope };
   }
@@ -437,12 +444,8 @@ export class Pot {
   ): Stepped {
     const { lossWPerK, roomC } = this.build;
     if (controls.lid === 'on' && this.pieces.some(({ inAir }) => inAir)) {
-      const air = this.pieces.reduce(
-        (sum, piece) => sum + (piece.inAir ? this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number) : 0),
-        0,
-      );
       const given = (controls.watts - lossWPerK * (this.liquidC - roomC)) * seconds;
-      this.steamAloft(seconds, given - (this.uptake(seconds).still - air));
+      this.steamAloft(seconds, given - this.uptakeInLiquid(seconds).still);
     }
     const power = (run: number): number =>
       controls.watts - lossWPerK * (this.liquidC - roomC) - this.uptake(run).still / run;

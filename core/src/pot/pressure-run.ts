@@ -172,6 +172,22 @@ export function letDown(
   return { minutes: pot.minutes - begin, ventedAfter };
 }
 
+/** Nearer than this to falling by itself, the valve has nothing to do, minutes. */
+const BY_ITSELF = 0.05;
+
+/**
+ * Whether the pin falls before the valve would be opened.
+ *
+ * @param pot minutes until the pin is down, as planned and left alone
+ * @example fallsByItself({ releaseMinutes: 8, naturalReleaseMinutes: 8 }) // true
+ */
+export function fallsByItself(pot: {
+  readonly releaseMinutes: number;
+  readonly naturalReleaseMinutes: number;
+}): boolean {
+  return pot.releaseMinutes >= pot.naturalReleaseMinutes - BY_ITSELF;
+}
+
 /**
  * Takes a piece along through a pot's recorded history, without weighing on it: for the same cook with a piece a little
  * thicker or thinner, whose total heat is the same.

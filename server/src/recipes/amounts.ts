@@ -1,27 +1,38 @@
+import { parseQuantity } from '@hervir/core';
 import { inFigures } from './durations';
 import { gramsOfOne, type TakenAs } from './ingredient-words';
 
-/** Grams of a unit of weight. NIST Handbook 44 for the customary ones. */
-const GRAMS: readonly (readonly [RegExp, number])[] = [
-  [/^(?:kg|kgs|kilos?|kilograms?|kilogrammes?)$/, 1000],
-  [/^(?:g|gr|gms?|grams?|grammes?)$/, 1],
-  [/^(?:lbs?|pounds?)$/, 453.592],
-  [/^(?:oz|ozs|ounces?)$/, 28.3495],
+/** The units recipes write, by the core's names for them. */
+const NAMES: readonly (readonly [RegExp, 'mass' | 'volume', string])[] = [
+  [/^(?:kgs?|kilos?|kilogram(?:me)?s?)$/, 'mass', 'kg'],
+  [/^(?:g|gr|gms?|gram(?:me)?s?)$/, 'mass', 'g'],
+  [/^(?:lbs?|pounds?)$/, 'mass', 'lb'],
+  [/^(?:oz|ounces?)$/, 'mass', 'oz'],
+  [/^(?:l|ltr|lit(?:er|re)s?)$/, 'volume', 'l'],
+  [/^(?:mls?|millilit(?:er|re)s?)$/, 'volume', 'ml'],
+  [/^cl$/, 'volume', 'cl'],
+  [/^dl$/, 'volume', 'dl'],
+  [/^cups?$/, 'volume', 'cup'],
+  [/^(?:tbsps?|tbs|tablespoons?)$/, 'volume', 'tbsp'],
+  [/^(?:tsps?|teaspoons?)$/, 'volume', 'tsp'],
 ];
-/** Millilitres of a unit of volume. NIST Handbook 44; a pint is the imperial one where nothing else is American. */
-const ML: readonly (readonly [RegExp, number])[] = [
-  [/^(?:l|lit(?:er|re)s?|ltr)$/, 1000],
-  [/^(?:ml|mls|millilit(?:er|re)s?)$/, 1],
-  [/^(?:cl|centilit(?:er|re)s?)$/, 10],
-  [/^(?:dl|decilit(?:er|re)s?)$/, 100],
-  [/^(?:fl oz|floz|fluid ounces?)$/, 29.574],
-  [/^(?:cups?)$/, 236.588],
-  [/^(?:tbsps?|tbs|tablespoons?)$/, 14.787],
-  [/^(?:tsps?|teaspoons?)$/, 4.929],
-  [/^(?:pints?|pts?)$/, 520],
-  [/^(?:quarts?|qts?)$/, 946.353],
-  [/^(?:gallons?)$/, 3785.41],
+/** Those it has no name for, in cups; a pint is the imperial one of 520 ml, rounded. NIST Handbook 44 for the others. */
+const IN_CUPS: readonly (readonly [RegExp, number])[] = [
+  [/^(?:fl oz|fluid ounces?)$/, 1 / 8],
+  [/^(?:pints?|pts?)$/, 520 / 236.588],
+  [/^(?:quarts?|qts?)$/, 4],
+  [/^gallons?$/, 16],
 ];
+
+/** What one of a unit is, in grams or millilitres; null for what is no unit. */
+function unitOf(said: string): { readonly each: number; readonly weight: boolean } | null {
+  const known = NAMES.find(([pattern]) => pattern.test(said));
+  const cups = IN_CUPS.find(([pattern]) => pattern.test(said))?.[1];
+  const [kind, text] = known ? [known[1], `1 ${known[2]}`] : ['volume' as const, '1 cup'];
+  const one = known || cups !== undefined ? parseQuantity(kind, text, 'metric') : undefined;
+  return one === undefined ? null : { each: one * (known ? 1 : (cups ?? 1)), weight: kind === 'mass' };
+}
+
 /** Weighed from a cup or a spoon, g/ml. From memory. */
 const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
   vegetable: 0.6,
@@ -56,9 +67,8 @@ function measures(words: string): Measure[] {
   return [...words.matchAll(MEASURE)].flatMap((found): Measure[] => {
     const [all, low, high, how = '', said = ''] = found;
     const unit = said.replace(/\./g, '').replace(/fl ?oz/, 'fl oz');
-    const grams = GRAMS.find(([pattern]) => pattern.test(unit))?.[1];
-    const each = grams ?? ML.find(([pattern]) => pattern.test(unit))?.[1];
-    if (each === undefined) return [];
+    const one = unitOf(unit);
+    if (one === null) return [];
     const from = found.index;
     const bracketed = words.lastIndexOf('(', from) > words.lastIndexOf(')', from);
     return [
@@ -66,8 +76,7 @@ function measures(words: string): Measure[] {
         amount:
           (high === undefined ? Number(low) : (Number(low) + Number(high)) / 2) *
           (/heaped|generous/.test(how) ? HEAPED : 1),
-        each,
-        weight: grams !== undefined,
+        ...one,
         metric: /^(?:k?g|kilo|gr|gm|m?l|cl|dl|lit|mill)/.test(unit),
         from,
         to: from + all.length,

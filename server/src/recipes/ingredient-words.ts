@@ -1,4 +1,4 @@
-import { CUTS, cutById, GRAINS, LIQUIDS, tenderCut, VEGETABLES, type Form } from '@hervir/core';
+import { cutById, tenderCut, type Form } from '@hervir/core';
 import { inFigures } from './durations';
 import { FOODS, FORM_WORDS, type Entry } from './lexicon';
 
@@ -155,19 +155,4 @@ const PIECE_GRAMS: readonly (readonly [RegExp, number])[] = [
 export function gramsOfOne(line: string): number | null {
   const words = line.toLowerCase();
   return PIECE_GRAMS.find(([pattern]) => pattern.test(words))?.[1] ?? null;
-}
-
-/** Ids of the lexicon that are none of the larder's: there are none, and a test sees to it. */
-export function strangers(): string[] {
-  const known: Readonly<Record<string, readonly string[]>> = {
-    meat: CUTS.map(({ id }) => id),
-    liquid: LIQUIDS.map(({ id }) => id),
-    addition: LIQUIDS.map(({ id }) => id),
-    vegetable: VEGETABLES.map(({ id }) => id),
-    grain: GRAINS.map(({ id }) => id),
-  };
-  return FOODS.flatMap(([entry]) => {
-    const [kind = '', id] = entry.split(':');
-    return id !== undefined && known[kind] !== undefined && !known[kind].includes(id) ? [entry] : [];
-  });
 }

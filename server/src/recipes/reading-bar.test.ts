@@ -1,10 +1,22 @@
 import type { RecipeReading } from '@hervir/contract';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CUTS, DEFAULT_COOKER, DEFAULT_KITCHEN, forecast, newPlan, stageOf, type Plan } from '@hervir/core';
+import {
+  CUTS,
+  DEFAULT_COOKER,
+  DEFAULT_KITCHEN,
+  forecast,
+  newPlan,
+  stageOf,
+  type Plan,
+  GRAINS,
+  LIQUIDS,
+  VEGETABLES,
+} from '@hervir/core';
 import { recipeJsonLd } from '../formats/recipe-out';
 import { amountOf } from './amounts';
-import { strangers, takenAs } from './ingredient-words';
+import { takenAs } from './ingredient-words';
+import { FOODS } from './lexicon';
 import { readRecipe } from './read-recipe';
 import { readStep } from './read-step';
 
@@ -148,7 +160,19 @@ test('lines', () => {
 });
 
 test('every name of the lexicon is one of the larder', () => {
-  expect(strangers()).toEqual([]);
+  const shelves: Readonly<Record<string, readonly { readonly id: string }[]>> = {
+    meat: CUTS,
+    liquid: LIQUIDS,
+    addition: LIQUIDS,
+    vegetable: VEGETABLES,
+    grain: GRAINS,
+  };
+  const strangers = FOODS.flatMap(([entry]) => {
+    const [kind = '', id] = entry.split(':');
+    const shelf = shelves[kind];
+    return id !== undefined && shelf !== undefined && !shelf.some((one) => one.id === id) ? [entry] : [];
+  });
+  expect(strangers).toEqual([]);
 });
 
 // Written for the purpose: other writings of the same kinds of line.

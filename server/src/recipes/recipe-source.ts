@@ -332,6 +332,5 @@ export function recipeSource(source: string): RecipeText {
     const node = recipeIn(document);
     if (node) return fromNode(node);
   }
-  const marked = /<[a-z!]/i.test(text) ? fromMarkup(text) : null;
-  return marked ?? fromText(/<[a-z!]/i.test(text) ? plain(text) : text);
+  return /<[a-z!]/i.test(text) ? (fromMarkup(text) ?? fromText(plain(text))) : fromText(text);
 }

@@ -1,6 +1,7 @@
 import {
   cutById,
   cutTitle,
+  fallsByItself,
   liquidById,
   liquidWord,
   printDuration,
@@ -20,9 +21,6 @@ export interface StationHead {
   readonly verdict: string;
   readonly summary: string;
 }
-
-/** Nearer than this to falling by itself, the valve has nothing to do, minutes. */
-const BY_ITSELF = 0.05;
 
 type Print = (kind: QuantityKind, value: number) => string;
 
@@ -66,7 +64,7 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
           ? 'Valve opened at once'
           : plan.release.method === 'natural'
             ? 'Left alone until the pin falls'
-            : forecast && forecast.pot.releaseMinutes >= forecast.pot.naturalReleaseMinutes - BY_ITSELF
+            : forecast && fallsByItself(forecast.pot)
               ? 'Left alone: the pin has fallen before the valve is due'
               : `${plan.release.naturalMinutes} min left alone, then the valve`,
     },

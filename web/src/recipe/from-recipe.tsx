@@ -17,6 +17,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { Refused, request } from '../api/client';
 import { useCookers, useCreateBraise } from '../api/queries';
 import { QuantityInput } from '../shared/quantity-input';
+import { remember, remembered } from '../shared/session';
 import { TimeInput } from '../shared/time-input';
 import { useNow } from '../shared/use-now';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
@@ -72,23 +73,10 @@ interface KeptRecipe {
 
 const KEY = 'hervir.recipe';
 
-/** The recipe that was read here last, until the browser is closed: whoever comes back from its plan finds it. */
-function keptRecipe(): KeptRecipe {
-  const none = { text: '', corrections: {}, amounts: {} };
-  try {
-    return { ...none, ...(JSON.parse(sessionStorage.getItem(KEY) ?? '{}') as Partial<KeptRecipe>) };
-  } catch {
-    return none;
-  }
-}
+const NO_RECIPE: KeptRecipe = { text: '', corrections: {}, amounts: {} };
 
-function keepRecipe(recipe: KeptRecipe): void {
-  try {
-    sessionStorage.setItem(KEY, JSON.stringify(recipe));
-  } catch {
-    // Only a convenience.
-  }
-}
+/** The recipe that was read here last: whoever comes back from its plan finds it. */
+const keptRecipe = (): KeptRecipe => ({ ...NO_RECIPE, ...(remembered(KEY) as Partial<KeptRecipe> | null) });
 
 /** The recipe is kept for some time or other. */
 const NO_DAY = 'none';
@@ -129,7 +117,7 @@ export function FromRecipe(): ReactNode {
     pot = cookerId,
   ): Promise<void> => {
     if (source.trim() === '') return;
-    keepRecipe({ text: source, corrections: corrected, amounts: said });
+    remember(KEY, { text: source, corrections: corrected, amounts: said } satisfies KeptRecipe);
     setBusy(true);
     try {
       setReading(

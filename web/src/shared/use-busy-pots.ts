@@ -1,4 +1,6 @@
 import { cookState } from '@hervir/core';
+import type { CookRecord } from '@hervir/contract';
+import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 
 /** A pot that is on the fire. */
@@ -10,14 +12,21 @@ export interface BusyPot {
   readonly freeAt: number;
 }
 
-/** The pots that are on the fire, by the cooker's name. */
-export function useBusyPots(now: Date): ReadonlyMap<string, BusyPot> {
+function busyPots(cooks: readonly CookRecord[], now: Date): ReadonlyMap<string, BusyPot> {
   const busy = new Map<string, BusyPot>();
-  for (const { name, braiseId, plan, guide, events } of useRunning().data ?? []) {
+  for (const { name, braiseId, plan, guide, events } of cooks) {
     const { status, dinner } = cookState(guide, events, now.getTime());
     if (status !== 'cooking') continue;
     const freeAt = Math.max(dinner.at, busy.get(plan.cooker.name)?.freeAt ?? 0);
     busy.set(plan.cooker.name, { name, braiseId, freeAt });
   }
   return busy;
+}
+
+const NONE: readonly CookRecord[] = [];
+
+/** The pots that are on the fire, by the cooker's name. Each cook is folded anew with the time and its events, and not at every key. */
+export function useBusyPots(now: Date): ReadonlyMap<string, BusyPot> {
+  const cooks = useRunning().data ?? NONE;
+  return useMemo(() => busyPots(cooks, now), [cooks, now]);
 }

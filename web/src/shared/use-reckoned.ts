@@ -12,6 +12,10 @@ export interface Reckoned {
   readonly clock: Forecast['clock'];
 }
 
+/** One and the same as long as nothing has come. */
+const dataOf = (found: readonly { readonly data?: Reckoned | null | undefined }[]): readonly (Reckoned | null)[] =>
+  found.map(({ data }) => data ?? null);
+
 /** Kept plans fetched and reckoned beside the room's own work, each once for every change of it; null until then. */
 export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned | null)[] {
   const { system } = useUnits();
@@ -25,5 +29,6 @@ export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned
       },
       staleTime: Infinity,
     })),
-  }).map(({ data }) => data ?? null);
+    combine: dataOf,
+  });
 }

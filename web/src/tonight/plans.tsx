@@ -12,6 +12,8 @@ import { MoreButton } from './more-button';
 import { SayWhen } from './say-when';
 import { useNext, type Begins } from './use-next';
 
+const NO_PLANS: readonly BraiseSummary[] = [];
+
 /** From here on the other plans of the evening are worth a word, minutes. */
 const TOGETHER = 1;
 
@@ -22,7 +24,7 @@ const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: m
 export function Plans({ now }: { readonly now: Date }): ReactNode {
   const braises = useBraises();
   const [renaming, setRenaming] = useState<BraiseSummary | null>(null);
-  const next = useNext(braises.data ?? [], now);
+  const next = useNext(braises.data ?? NO_PLANS, now);
   if (braises.isPending) {
     return (
       <p className="dim" style={{ marginTop: 24 }}>

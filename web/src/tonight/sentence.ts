@@ -1,5 +1,6 @@
 import { cutById, DEFAULT_COOKER, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
 import dayjs from 'dayjs';
+import { remember, remembered } from '../shared/session';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
 import { wallClockOn } from '../shared/words';
 
@@ -26,23 +27,17 @@ export function firstAsked(now: Date): Asked {
     time: USUAL_TIME,
     day: usualDay(now),
   };
+  const kept = remembered(KEY) as Asked | null;
   try {
-    const kept = JSON.parse(sessionStorage.getItem(KEY) ?? 'null') as Asked | null;
     if (kept && cutById(kept.cut).forms.includes(kept.form) && kept.day >= dayjs(now).format('YYYY-MM-DD')) return kept;
   } catch {
-    // Nothing kept, or nothing readable: begin afresh.
+    // A cut that this Hervir does not know: begin afresh.
   }
   return fallback;
 }
 
 /** Remembers the sentence on this device, until the browser is closed. */
-export function keepAsked(asked: Asked): void {
-  try {
-    sessionStorage.setItem(KEY, JSON.stringify(asked));
-  } catch {
-    // Only a convenience.
-  }
-}
+export const keepAsked = (asked: Asked): void => remember(KEY, asked);
 
 /** The plan a sentence means. */
 export function planOf(asked: Asked, cooker: Cooker | undefined, kitchen: Kitchen, confidence: number): Plan {

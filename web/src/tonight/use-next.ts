@@ -1,5 +1,6 @@
 import type { BraiseSummary } from '@hervir/contract';
 import { afterBusyPot, printerFor, together, type AfterBusyPot, type Together } from '@hervir/core';
+import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
 import { useReckoned, type Reckoned } from '../shared/use-reckoned';
@@ -66,17 +67,21 @@ function besideOneAnother(
  */
 export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | null {
   const { system } = useUnits();
-  const running = new Set((useRunning().data ?? []).map(({ braiseId }) => braiseId));
-  const ahead = plans
-    .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !running.has(id))
-    .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
-    .slice(0, LOOKED_INTO);
+  const cooks = useRunning().data;
+  const ahead = useMemo(() => {
+    const running = new Set((cooks ?? []).map(({ braiseId }) => braiseId));
+    return plans
+      .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !running.has(id))
+      .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
+      .slice(0, LOOKED_INTO);
+  }, [plans, cooks, now]);
   const reckoned = useReckoned(ahead);
-  const waiting = besideOneAnother(
-    ahead.map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null })),
-    useBusyPots(now),
-    printerFor(system),
-  );
-  const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
-  return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;
+  const busy = useBusyPots(now);
+  // Laid out anew when a plan, a cook or the minute changes, and not at every key of the sentence above.
+  return useMemo(() => {
+    const both = ahead.map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null }));
+    const waiting = besideOneAnother(both, busy, printerFor(system));
+    const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
+    return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;
+  }, [ahead, reckoned, busy, system]);
 }

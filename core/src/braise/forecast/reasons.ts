@@ -4,6 +4,7 @@ import { toughnessOf } from '../../plan/learnt';
 import { isHotKind } from '../../plan/stage-settings';
 import { cookRate } from '../../physics/cook-value';
 import { kitchenAirKPa, workingTemperatureC } from '../../pot/cooker';
+import { fallsByItself } from '../../pot/pressure-run';
 import type { Printer } from '../../units/quantity';
 import { reasonText, type ReasonFact } from '../../words/reason-words';
 import { meltingMinutes } from './timing';
@@ -95,7 +96,10 @@ function ofTheRelease({
   pot: { releaseMinutes: minutes, naturalReleaseMinutes: natural },
 }: Unreasoned): ReasonFact {
   if (plan.release.method === 'quick') return { code: 'valve-at-once', values: { minutes, natural } };
-  return { code: minutes >= natural - 0.05 ? 'by-itself' : 'then-the-valve', values: { minutes, natural } };
+  return {
+    code: fallsByItself({ releaseMinutes: minutes, naturalReleaseMinutes: natural }) ? 'by-itself' : 'then-the-valve',
+    values: { minutes, natural },
+  };
 }
 
 function ofTheStages({ stages }: Unreasoned): Behind[] {
