@@ -1,4 +1,4 @@
-import { CUTS, FORMS, type Method, type Plan } from '@hervir/core';
+import { CUTS, FORMS, LIMITS, type Method, type Plan } from '@hervir/core';
 import { z } from 'zod';
 import { readBy, type Read } from './fault';
 import { text } from './plan';
@@ -54,7 +54,9 @@ export const recipeFileSchema = z.strictObject({
   cookerId: z.uuid().optional(),
   corrections: z.record(z.string().regex(/^\d{1,3}$/), takenAsSchema).default({}),
   /** What the cook says how much a line is, by its place: grams, of a liquid millilitres. */
-  amounts: z.record(z.string().regex(/^\d{1,3}$/), z.number().min(0).max(20_000)).default({}),
+  amounts: z
+    .record(z.string().regex(/^\d{1,3}$/), z.number().min(LIMITS.recipeGrams.min).max(LIMITS.recipeGrams.max))
+    .default({}),
 });
 
 /**

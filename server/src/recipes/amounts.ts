@@ -18,7 +18,7 @@ const NAMES: readonly (readonly [RegExp, 'mass' | 'volume', string])[] = [
 ];
 /** Those it has no name for, in cups; a pint is the imperial one of 520 ml, rounded. NIST Handbook 44 for the others. */
 const IN_CUPS: readonly (readonly [RegExp, number])[] = [
-  [/^(?:fl oz|fluid ounces?)$/, 1 / 8],
+  [/^(?:fl\.? ?oz|fluid ounces?)$/, 1 / 8],
   [/^(?:pints?|pts?)$/, 520 / 236.588],
   [/^(?:quarts?|qts?)$/, 4],
   [/^gallons?$/, 16],
@@ -32,6 +32,9 @@ function unitOf(said: string): { readonly each: number; readonly weight: boolean
   const one = known || cups !== undefined ? parseQuantity(kind, text, 'metric') : undefined;
   return one === undefined ? null : { each: one * (known ? 1 : (cups ?? 1)), weight: kind === 'mass' };
 }
+
+/** An ounce of volume over one of weight, ml/g. */
+const OUNCE_ML_OVER_G = (unitOf('fl oz')?.each ?? 0) / (unitOf('oz')?.each ?? 1);
 
 /** Weighed from a cup or a spoon, g/ml. From memory. */
 const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
@@ -56,7 +59,7 @@ interface Measure {
   readonly bracketed: boolean;
 }
 
-const UNIT = String.raw`(kg|kgs|kilos?|kilogram(?:me)?s?|g|gr|gms?|gram(?:me)?s?|lbs?|pounds?|oz|ounces?|fl\.? ?oz|fluid ounces?|ml|mls|millilit(?:er|re)s?|cl|dl|l|ltr|lit(?:er|re)s?|cups?|tbsps?|tbs|tablespoons?|tsps?|teaspoons?|pints?|pts?|quarts?|qts?|gallons?)`;
+const UNIT = `(${[...NAMES, ...IN_CUPS].map(([{ source }]) => source.slice(1, -1)).join('|')})`;
 const MEASURE = new RegExp(
   String.raw`(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:-|to)\s*(\d+(?:\.\d+)?))?[\s-]*(heaped |rounded |generous |level |scant |large |small |packed )?${UNIT}\b\.?`,
   'g',
@@ -66,8 +69,7 @@ const MEASURE = new RegExp(
 function measures(words: string): Measure[] {
   return [...words.matchAll(MEASURE)].flatMap((found): Measure[] => {
     const [all, low, high, how = '', said = ''] = found;
-    const unit = said.replace(/\./g, '').replace(/fl ?oz/, 'fl oz');
-    const one = unitOf(unit);
+    const one = unitOf(said);
     if (one === null) return [];
     const from = found.index;
     const bracketed = words.lastIndexOf('(', from) > words.lastIndexOf(')', from);
@@ -77,7 +79,7 @@ function measures(words: string): Measure[] {
           (high === undefined ? Number(low) : (Number(low) + Number(high)) / 2) *
           (/heaped|generous/.test(how) ? HEAPED : 1),
         ...one,
-        metric: /^(?:k?g|kilo|gr|gm|m?l|cl|dl|lit|mill)/.test(unit),
+        metric: /^(?:k?g|kilo|gr|gm|m?l|cl|dl|lit|mill)/.test(said),
         from,
         to: from + all.length,
         bracketed,
@@ -138,7 +140,7 @@ export function amountOf(line: string, as: TakenAs): Amount | null {
     // An ounce of a bottle is one of volume.
     if (best.weight)
       return {
-        grams: liquid && !best.metric && /oz|ounce/.test(words) ? total * (29.574 / 28.3495) : total,
+        grams: liquid && !best.metric && /oz|ounce/.test(words) ? total * OUNCE_ML_OVER_G : total,
         said: true,
       };
     const density =
