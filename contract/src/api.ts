@@ -1,4 +1,4 @@
-import { EXERCISES, FACTORS, FAULTS, GRADES } from '@hervir/core';
+import { EXERCISES, FACTORS, FAULTS, GRADES, RELEASES } from '@hervir/core';
 import { z } from 'zod';
 import { backupSchema, debriefSchema, guideSchema } from './backup';
 import { createSchema, saveSchema } from './braise-record';
@@ -15,7 +15,7 @@ import {
   RESULTS,
 } from './log';
 import { cookerSchema, planSchema, planSchemaV1, wallClock } from './plan';
-import { recipeFileSchema, takenAsSchema } from './recipe';
+import { RECIPE_WHENS, recipeFileSchema, takenAsSchema } from './recipe';
 import { cookerCommandSchema, paceSchema, rehearsalActSchema, startRehearsalSchema } from './rehearsal';
 
 const id = z.uuid();
@@ -168,6 +168,7 @@ const recipeReading = z.object({
       name: z.string(),
       grams: z.number().nullable(),
       guess: z.string().nullable(),
+      when: z.enum(RECIPE_WHENS).nullable(),
     }),
   ),
   method: z.array(
@@ -176,7 +177,8 @@ const recipeReading = z.object({
       found: z.string().nullable(),
       minutes: z.number().nullable(),
       way: z.string().nullable(),
-      release: z.enum(['quick', 'natural']).nullable(),
+      release: z.enum(RELEASES).nullable(),
+      releaseMinutes: z.number().nullable(),
     }),
   ),
   plan: planSchema.nullable(),

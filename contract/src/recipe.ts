@@ -12,7 +12,24 @@ export const takenAsSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('by-taste') }),
   z.strictObject({ kind: z.literal('unknown') }),
+  /** "For the rice:", "Marinade": it says where the lines under it belong. */
+  z.strictObject({ kind: z.literal('heading') }),
 ]);
+
+/** When a line goes in: left to Hervir, with the first lid, at a later stage, off the heat, or into marinade or rub. */
+export const RECIPE_WHENS = ['auto', 'start', 'second-run', 'simmer', 'end', 'marinade', 'rub'] as const;
+export type RecipeWhen = (typeof RECIPE_WHENS)[number];
+
+/** When a line of a kind can go in, the usual first; kinds that are not here have no choice. Common practice. */
+export const WHENS_OF: Readonly<Partial<Record<z.output<typeof takenAsSchema>['kind'], readonly RecipeWhen[]>>> = {
+  vegetable: ['auto', 'start', 'second-run', 'simmer'],
+  grain: ['auto', 'start', 'second-run', 'simmer'],
+  liquid: ['start', 'second-run', 'simmer', 'end', 'marinade'],
+  addition: ['start', 'end', 'marinade', 'rub'],
+  aromatic: ['start', 'second-run', 'simmer', 'end', 'marinade', 'rub'],
+  // What the larder does not know takes room in the pot where the cook says when it goes in.
+  unknown: ['start', 'second-run', 'simmer', 'end'],
+};
 
 /** A line of ingredients, beside what it was taken for. */
 export interface RecipeLine {
@@ -23,6 +40,8 @@ export interface RecipeLine {
   readonly grams: number | null;
   /** What was guessed; null where it stood there. */
   readonly guess: string | null;
+  /** When it goes in; null where it is not the pot's, or nobody said. */
+  readonly when: RecipeWhen | null;
 }
 
 /** A sentence of the method, with what was found in it. */
@@ -49,14 +68,22 @@ export interface RecipeReading {
   readonly notes: readonly string[];
 }
 
+/** The largest text that is read, characters: a page with all of its scripts. */
+export const LONGEST_RECIPE = 5_000_000;
+
+/** By the place of a line. */
+const byLine = <T extends z.ZodType>(value: T): z.ZodDefault<z.ZodRecord<z.ZodString, T>> =>
+  z.record(z.string().regex(/^\d{1,3}$/), value).default({});
+
 export const recipeFileSchema = z.strictObject({
-  text: z.string().min(1).max(3_000_000),
+  text: z.string().min(1).max(LONGEST_RECIPE),
   cookerId: z.uuid().optional(),
-  corrections: z.record(z.string().regex(/^\d{1,3}$/), takenAsSchema).default({}),
-  /** What the cook says how much a line is, by its place: grams, of a liquid millilitres. */
-  amounts: z
-    .record(z.string().regex(/^\d{1,3}$/), z.number().min(LIMITS.recipeGrams.min).max(LIMITS.recipeGrams.max))
-    .default({}),
+  /** What the cook says a line is. */
+  corrections: byLine(takenAsSchema),
+  /** How much the cook says it is: grams, of a liquid millilitres. */
+  amounts: byLine(z.number().min(LIMITS.recipeGrams.min).max(LIMITS.recipeGrams.max)),
+  /** When the cook says it goes in. */
+  whens: byLine(z.enum(RECIPE_WHENS)),
 });
 
 /**

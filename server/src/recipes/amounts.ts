@@ -12,7 +12,7 @@ const NAMES: readonly (readonly [RegExp, 'mass' | 'volume', string])[] = [
   [/^(?:mls?|millilit(?:er|re)s?)$/, 'volume', 'ml'],
   [/^cl$/, 'volume', 'cl'],
   [/^dl$/, 'volume', 'dl'],
-  [/^cups?$/, 'volume', 'cup'],
+  [/^(?:cups?|c)$/, 'volume', 'cup'],
   [/^(?:tbsps?|tbs|tablespoons?)$/, 'volume', 'tbsp'],
   [/^(?:tsps?|teaspoons?)$/, 'volume', 'tsp'],
 ];
@@ -88,18 +88,21 @@ function measures(words: string): Measure[] {
   });
 }
 
-/** What is written one after another is added: "1 kg 200 g", "2 lb 8 oz", "1 cup + 2 tbsp". */
-function added(words: string, first: Measure, all: readonly Measure[]): number {
-  let sum = first.amount * first.each;
+/** What is written one after another belongs together: "1 kg 200 g", "2 lb 8 oz", "1 cup + 2 tbsp". */
+function together(words: string, first: Measure, all: readonly Measure[]): Measure[] {
+  const parts = [first];
   let last = first;
   for (const next of all.slice(all.indexOf(first) + 1)) {
     const between = words.slice(last.to, next.from);
     if (next.weight !== first.weight || next.each >= last.each || !/^\s*(?:\+|and|plus)?\s*$/.test(between)) break;
-    sum += next.amount * next.each;
+    parts.push(next);
     last = next;
   }
-  return sum;
+  return parts;
 }
+
+const added = (words: string, first: Measure, all: readonly Measure[]): number =>
+  together(words, first, all).reduce((sum, { amount, each }) => sum + amount * each, 0);
 
 const CONTAINER = String.raw`(?:cans?|tins?|bottles?|packets?|packages?|packs?|jars?|cartons?|bags?)`;
 
@@ -119,6 +122,26 @@ export interface Amount {
   readonly said: boolean;
 }
 
+const RANGE_OF = String.raw`(\d+(?:\.\d+)?)(?:\s*(?:-|to|or)\s*(\d+(?:\.\d+)?))?`;
+/** A count before the thing, or after it: "3 carrots", "carrots x 3", "onion (1 large)", "shanks, 4". */
+const COUNTS: readonly RegExp[] = [
+  new RegExp(String.raw`^(?:an? )?${RANGE_OF}`),
+  new RegExp(String.raw`(?:\bx|×|,|\(|\s)\s*${RANGE_OF}(?:\s*(?:large|small|medium|whole|big))?\s*(?:\)|,|$)`),
+];
+
+/** How many of a thing; of a range the middle; null where nothing says so. */
+function countIn(words: string): number | null {
+  const found = COUNTS.map((pattern) => pattern.exec(words)).find((one) => one !== null);
+  if (found) return found[2] === undefined ? Number(found[1]) : (Number(found[1]) + Number(found[2])) / 2;
+  return /^(?:an?|small|large|handful|knob|bunch|head|bulb|splash|pinch|dash)\b/.test(words) ? 1 : null;
+}
+
+/** A line in figures, without the "about" before its amount. */
+const counted = (line: string): string =>
+  inFigures(line)
+    .replace(/^(?:about|approx\.?|approximately|roughly|around|ca\.?|circa)\s+/, '')
+    .replace(/^(?:the |finely |grated )*(?:juice|zest|peel|rind)(?: and \w+)? of (?=\d|an? )/, '');
+
 /**
  * How much a line says; null where it says nothing.
  *
@@ -129,7 +152,7 @@ export interface Amount {
 export function amountOf(line: string, as: TakenAs): Amount | null {
   // No kitchen has so much of anything: it is a number of something else.
   if (/\d{9}/.test(line)) return null;
-  const words = inFigures(line).replace(/^(?:about|approx\.?|approximately|roughly|around|ca\.?|circa)\s+/, '');
+  const words = counted(line);
   const all = measures(words);
   const liquid = as.kind === 'liquid';
   // Of two ways to say the same the metric one; what is no liquid by its weight; a length of a cut is none of them.
@@ -147,11 +170,10 @@ export function amountOf(line: string, as: TakenAs): Amount | null {
       as.kind === 'aromatic' && /spice|chilli|dried/.test(as.id) ? SPICE_DENSITY : (DENSITY[as.kind] ?? 1);
     return { grams: liquid ? total : total * density, said: true };
   }
-  const one = gramsOfOne(words.split(/,|\(/)[0] ?? words) ?? gramsOfOne(words);
-  const counted = /^(?:a |an )?(\d+(?:\.\d+)?)?(?:\s*(?:-|to)\s*(\d+(?:\.\d+)?))?/.exec(words);
-  const low = Number(counted?.[1] ?? (/^(?:an?|small|large|handful|knob|bunch|head|bulb)\b/.test(words) ? 1 : NaN));
-  const count = counted?.[2] === undefined ? low : (low + Number(counted[2])) / 2;
-  return one === null || !Number.isFinite(count) ? null : { grams: count * one, said: false };
+  const named = inFigures(line);
+  const one = gramsOfOne(named.split(/,|\(/)[0] ?? named) ?? gramsOfOne(named);
+  const count = countIn(words);
+  return one === null || count === null ? null : { grams: count * one, said: false };
 }
 
 /** Whether a measure says the whole: the first, one beside it, or one in brackets; what follows a "with" is another thing's. */
@@ -160,4 +182,46 @@ function alike(words: string, one: Measure, all: readonly Measure[]): boolean {
   if (first === undefined || one === first) return true;
   const between = words.slice(first.to, one.from);
   return one.bracketed || /^\s*(?:\/|=|or|\()?\s*$/.test(between);
+}
+
+const N = String.raw`\d+(?:\.\d+)?`;
+const SPAN = String.raw`${N}(?:\s*(?:-|to|x|×|or|by)\s*${N})*`;
+
+/** Numbers of a line that are no amount of it: how long, how thick, how fine, how strong, how many pieces. Common practice. */
+const NO_AMOUNTS: readonly RegExp[] = [
+  new RegExp(String.raw`${SPAN}[\s-]*(?:cm|mm|inch(?:es)?|in\b|"|”|″)`, 'g'),
+  new RegExp(String.raw`${SPAN}\s*(?:%|°|proof\b|degrees)`, 'g'),
+  new RegExp(String.raw`${SPAN}[\s-]*(?:bones?\b|ribs?\b|hours?|hrs?|h\b|minutes?|mins?|days?|weeks?|months?)`, 'g'),
+  new RegExp(
+    String.raw`\b(?:in|into|each|about|per)(?: about| roughly)? ${SPAN}(?: |-)?(?:equal |even |large |small |thick |big |long |fat )*(?:pieces?|chunks?|slices?|wedges?|cubes?|parts?|lengths?|rounds?|strips?|halves|quarters)?`,
+    'g',
+  ),
+  new RegExp(String.raw`\(\s*(?:or |about |around |approx\.? )?${SPAN}[^)\d]*\)`, 'g'),
+  /\bno\.? ?\d+|\b\d+ ?spice\b|\btype \d+/g,
+];
+
+/**
+ * The numbers of a line that were not understood: neither an amount of it nor a length, a share or a count of pieces.
+ *
+ * @param line as written
+ * @param as what it was taken for
+ * @returns each with the word that follows it
+ * @example numbersLeft('500 g beef shin with 2 glugs', { kind: 'meat', id: 'beef-shin', form: 'whole' }) // ['2 glugs']
+ */
+export function numbersLeft(line: string, as: TakenAs): string[] {
+  const words = counted(line);
+  let left = words;
+  const blank = (from: number, to: number): void => {
+    left = left.slice(0, from) + ' '.repeat(to - from) + left.slice(to);
+  };
+  const all = measures(words);
+  const same = all.filter((one) => alike(words, one, all));
+  for (const one of same.flatMap((each) => together(words, each, all))) blank(one.from, one.to);
+  // How many: an amount by itself, or how many of a tin.
+  const count =
+    amountOf(line, as) === null ? undefined : COUNTS.map((pattern) => pattern.exec(words)).find((one) => one !== null);
+  if (count) blank(count.index, count.index + count[0].length);
+  for (const pattern of NO_AMOUNTS)
+    for (const found of words.matchAll(pattern)) blank(found.index, found.index + found[0].length);
+  return [...left.matchAll(new RegExp(String.raw`${N}(?:\s+\p{L}+)?`, 'gu'))].map(([found]) => found.trim());
 }

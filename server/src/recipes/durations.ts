@@ -42,7 +42,8 @@ const WORDS: Readonly<Record<string, number>> = {
   ...Object.fromEntries(SMALL.map((word, i) => [word, i])),
   ...LARGER,
 };
-const WORD = Object.keys(WORDS).join('|');
+const IN_WORDS = new RegExp(`\\b(?:${Object.keys(WORDS).join('|')})\\b`, 'g');
+const TENS_AND_ONES = /\b(twenty|thirty|forty|fifty)[\s-](one|two|three|four|five|six|seven|eight|nine)\b/g;
 
 const decimal = (value: number): string => String(Math.round(value * 1000) / 1000);
 
@@ -61,13 +62,12 @@ export function inFigures(sentence: string): string {
       decimal(Number(whole) + Number(top) / Number(under)),
     )
     .replace(/(?<![\d.])(\d)\/(\d)(?!\d)/g, (_, top: string, under: string) => decimal(Number(top) / Number(under)))
-    .replace(
-      new RegExp(`\\b(twenty|thirty|forty|fifty)[\\s-](one|two|three|four|five|six|seven|eight|nine)\\b`, 'g'),
-      (_, tens: string, ones: string) => String((WORDS[tens] ?? 0) + (WORDS[ones] ?? 0)),
-    )
-    .replace(new RegExp(`\\b(?:${WORD})\\b`, 'g'), (word) => String(WORDS[word]))
-    .replace(/(\d+) ?h ?([0-5]\d)\b(?! ?m)/g, '$1 hours $2 minutes')
+    .replace(TENS_AND_ONES, (_, tens: string, ones: string) => String((WORDS[tens] ?? 0) + (WORDS[ones] ?? 0)))
+    .replace(IN_WORDS, (word) => String(WORDS[word]))
+    .replace(/(\d+) ?(?:h|hrs?|hours?) ?([0-5]\d)\b(?! ?(?:m|-|\.\d|\d|h))/g, '$1 hours $2 minutes')
     .replace(/\b(?:a|1) couple(?: of)?\b/g, '2')
+    .replace(/\bhalf a dozen\b/g, '6')
+    .replace(/\b(?:a|1) dozen\b/g, '12')
     .replace(/\bthree[- ]quarters? of an hour\b|\b3[- ]quarters? of an hour\b/g, '45 minutes')
     .replace(/\b(?:a )?quarter of an hour\b/g, '15 minutes')
     .replace(/\bhalf an hour\b|\ba half[- ]hour\b/g, '30 minutes')
@@ -83,7 +83,7 @@ export function inFigures(sentence: string): string {
 const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
 const HOURS = String.raw`(?:hours?|hrs?|h)\b`;
 const MINUTES = String.raw`(?:minutes?|mins?|min|m)\b`;
-const RANGE = String.raw`${NUMBER}\+?(?:\s*(?:-|to|or)\s*${NUMBER})?[\s-]*`;
+const RANGE = String.raw`${NUMBER}\+?(?:\s*(?:-|to|or)\s*${NUMBER})?[\s-]*(?:(?:more|further|additional|extra|whole|full|good|solid) )?`;
 const DURATION = new RegExp(
   String.raw`(?<![\d.])${RANGE}(?:(${HOURS})\.?(?:(?:\s*(?:and|,)?\s*)${NUMBER}\s*${MINUTES})?|(${MINUTES}))`,
   'g',

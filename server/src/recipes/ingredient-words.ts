@@ -8,11 +8,15 @@ export type TakenAs =
   | { readonly kind: 'liquid' | 'addition' | 'thickener' | 'vegetable' | 'grain' | 'aromatic'; readonly id: string }
   /** Salt, pepper, oil, what is served beside: the cook knows; it changes nothing that is reckoned. */
   | { readonly kind: 'by-taste' }
-  | { readonly kind: 'unknown' };
+  | { readonly kind: 'unknown' }
+  /** It says where the lines under it belong. */
+  | { readonly kind: 'heading' };
 
 /** A name of the lexicon, as it may stand in a line: its plural too. */
 interface Name {
   readonly pattern: RegExp;
+  /** Its first letters: where they are not, the pattern need not be tried. */
+  readonly begins: string;
   readonly entry: Entry;
 }
 
@@ -24,12 +28,16 @@ function plural(name: string): string {
 }
 
 const NAMES: readonly Name[] = FOODS.flatMap(([entry, names]) =>
-  names.split('|').map((name) => ({ pattern: new RegExp(`(?<![\\p{L}'’-])${plural(name)}(?![\\p{L}])`, 'gu'), entry })),
+  names.split('|').map((name) => ({
+    pattern: new RegExp(`(?<![\\p{L}'’-])${plural(name)}(?![\\p{L}])`, 'gu'),
+    begins: name.slice(0, 3),
+    entry,
+  })),
 );
 
 /** What is only served with it. */
 const BESIDE =
-  /\b(?:to serve|for serving|to garnish|for garnish|garnish(?:ed)?|to finish|for the table|for dipping|to accompany|on the side)\b/;
+  /\b(?:to serve|for serving|to garnish|for garnish|garnish(?:ed)?|for the table|for dipping|to accompany|on the side)\b/;
 const ANIMAL = /\b(?:beef|pork|lamb|mutton|goat|kid)\b/;
 /** Found in a tin, drained: cooked already. */
 const TINNED = /\b(?:tins?|cans?|tinned|canned|jars?)\b/;
@@ -39,6 +47,10 @@ function bared(line: string): { readonly head: string; readonly all: string } {
   const all = line
     .toLowerCase()
     .replace(/[’`]/g, "'")
+    .replace(
+      /\b(juice|zest|peel|rind)(?: and \w+)? of (?:the |half |an? |[\d.½¼]+ )*(?:\w+ )?(lemon|lime|orange)s?\b/g,
+      '$2 $1',
+    )
     .replace(/\b(\w+) of (beef|pork|lamb|goat|mutton|kid)\b/g, '$2 $1')
     .replace(/\b(scrag end|scrag|neck|shoulder|leg|breast) (lamb|mutton|goat)\b/g, '$2 $1');
   const open = all.replace(/\([^)]*\)/g, ' ');
@@ -50,22 +62,46 @@ function bared(line: string): { readonly head: string; readonly all: string } {
   };
 }
 
-interface Hit {
+/** A food that is named in some words, and where. */
+export interface FoodNamed {
   readonly entry: Entry;
+  /** Its last word, singular as far as an s goes: "baby potatoes" and "potato" share it. */
+  readonly noun: string;
   readonly from: number;
   readonly to: number;
 }
 
+const nounOf = (name: string): string =>
+  (name.split(/[ -]/).at(-1) ?? name).replace(/ies$/, 'y').replace(/(?:(o)es|s)$/, '$1');
+
+/**
+ * The foods that some words name, in their order: of a name within a longer one the longer.
+ *
+ * @example foodsIn('Add the kidney beans')[0]?.noun // 'bean'
+ */
+export function foodsIn(words: string): FoodNamed[] {
+  const lower = words.toLowerCase().replace(/[’`]/g, "'");
+  const hits = NAMES.filter(({ begins }) => lower.includes(begins)).flatMap(({ pattern, entry }): FoodNamed[] =>
+    [...lower.matchAll(pattern)].map((found) => ({
+      entry,
+      noun: nounOf(found[0]),
+      from: found.index,
+      to: found.index + found[0].length,
+    })),
+  );
+  return hits
+    .filter(
+      (hit) =>
+        !hits.some(
+          (other) => other.from <= hit.from && other.to >= hit.to && other.to - other.from > hit.to - hit.from,
+        ),
+    )
+    .sort((a, b) => a.from - b.from);
+}
+
 /** The food that is meant in some words: the last of those that lie in no longer one. */
 function meantIn(words: string): Entry | null {
-  const hits = NAMES.flatMap(({ pattern, entry }): Hit[] =>
-    [...words.matchAll(pattern)].map((found) => ({ entry, from: found.index, to: found.index + found[0].length })),
-  );
-  const whole = hits.filter(
-    (hit) =>
-      !hits.some((other) => other.from <= hit.from && other.to >= hit.to && other.to - other.from > hit.to - hit.from),
-  );
-  return whole.sort((a, b) => b.to - a.to || b.to - b.from - (a.to - a.from))[0]?.entry ?? null;
+  return [...foodsIn(words)].sort((a, b) => b.to - a.to || b.to - b.from - (a.to - a.from))[0]?.entry ?? null;
 }
 
 function formOf(id: string, words: string): Form {
@@ -94,6 +130,9 @@ export function takenAs(line: string): TakenAs {
   if (BESIDE.test(all)) return { kind: 'by-taste' };
   // Said to be what it is, and not taken for a tough cut of its animal.
   if (tenderCut(line)) return { kind: 'unknown' };
+  const citrus = /\b(?:lemon|lime|orange)s?\b.*?\b(juic|zest)/.exec(all)?.[1];
+  if (citrus !== undefined)
+    return citrus === 'juic' ? { kind: 'liquid', id: 'citrus-juice' } : { kind: 'aromatic', id: 'peel' };
   const entry = meantIn(head) ?? meantIn(all);
   if (entry === null || entry === 'unknown') return { kind: 'unknown' };
   if (entry === 'by-taste' || entry === 'beside') return { kind: 'by-taste' };
@@ -101,6 +140,7 @@ export function takenAs(line: string): TakenAs {
   if (kind === 'meat') return { kind, id, form: formOf(id, inFigures(all)) };
   if (kind === 'grain' && /bean|chickpea/.test(id) && TINNED.test(all)) return { kind: 'vegetable', id: 'bean-tinned' };
   if (id === 'bean-dry-unsoaked' && /\bsoaked\b/.test(all)) return { kind: 'grain', id: 'bean-dry-soaked' };
+  if (id === 'chilli' && /\bdried\b/.test(all)) return { kind: 'aromatic', id: 'dried-chilli' };
   if (id === 'tomato' && TINNED.test(all)) return { kind: 'liquid', id: 'chopped-tomato' };
   const fried = kind === 'vegetable' ? EITHER[id] : undefined;
   if (fried !== undefined && FINE.test(all)) return { kind: 'aromatic', id: fried };
@@ -109,6 +149,9 @@ export function takenAs(line: string): TakenAs {
 
 /** Whether a line speaks of an animal without a cut: it is asked which. */
 export function asksWhichCut(line: string): boolean {
+  const { head, all } = bared(line);
+  // Minced, or cured into something else: what it is, is known.
+  if (meantIn(head) !== null || meantIn(all) !== null) return false;
   return takenAs(line).kind === 'unknown' && ANIMAL.test(line.toLowerCase()) && !tenderCut(line);
 }
 
@@ -136,11 +179,15 @@ const PIECE_GRAMS: readonly (readonly [RegExp, number])[] = [
   [/potato/, 140],
   [/carrot|parsnip/, 90],
   [/tomato/, 100],
-  [/scotch bonnet|dried chil|guajillo|ancho/, 8],
+  [/scotch bonnet|dried (?:\w+ )?chil|guajillo|ancho/, 8],
   [/chil(?:l?i|e)|jalape/, 15],
   [/pepper|capsicum|plantain/, 150],
   [/mushroom/, 20],
   [/stock cube|bouillon cube/, 10],
+  [/lemon ?grass/, 20],
+  [/juic/, 45],
+  [/zest|peel|rind/, 5],
+  [/ginger/, 15],
   [/lemon|lime|orange/, 100],
   [/shank/, 400],
   [/cheek/, 400],

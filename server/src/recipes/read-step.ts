@@ -2,7 +2,7 @@ import type { RecipeStep } from '@hervir/contract';
 import { printDuration, type Method } from '@hervir/core';
 import { durations, inFigures, type Duration } from './durations';
 
-type Way = Method | 'pressure';
+export type Way = Method | 'pressure';
 
 /** What is done, by its verb or its place: a way to braise, or something that is not the cooking. Common practice. */
 const DONE: readonly (readonly [RegExp, Way | 'cook' | 'not-cooking'])[] = [
@@ -39,7 +39,7 @@ const DONE: readonly (readonly [RegExp, Way | 'cook' | 'not-cooking'])[] = [
 ];
 
 /** Shorter than this is a sauté, not the cooking, minutes. */
-const LEAST_COOKING = 15;
+export const LEAST_COOKING = 15;
 
 export const WAY_WORDS: Readonly<Record<Way, string>> = {
   pressure: 'under pressure',
@@ -63,7 +63,8 @@ function saidIn(words: string): Said[] {
 
 /** The clause a place stands in: from one comma, stop, bracket or "then" to the next. */
 function clauseAt(words: string, { from, to }: Duration): string {
-  const breaks = /[,;:()]|\.(?!\d)|\bthen\b|\bor\b/g;
+  const breaks =
+    /[,;:()]|\.(?!\d)|\bthen\b|\bor\b|\b(?:and|with|before|followed by)(?= (?:(?:do |use |let |allow )?(?:a |the )?(?:quick|natural|npr|qr|release|rest|vent|open|let)))/g;
   const places = [...words.matchAll(breaks)].map(({ index }) => index);
   const begins = Math.max(0, ...places.filter((at) => at < from));
   const ends = Math.min(words.length, ...places.filter((at) => at >= to));
@@ -73,7 +74,7 @@ function clauseAt(words: string, { from, to }: Duration): string {
 const isWay = (what: Said['what']): what is Way => what !== 'cook' && what !== 'not-cooking';
 
 /** How a length of time is cooked; null where it is not, or nobody says how. */
-function wayOf(words: string, duration: Duration): Way | null {
+export function wayOf(words: string, duration: Duration): Way | null {
   const own = saidIn(clauseAt(words, duration));
   const before = saidIn(words.slice(0, duration.from));
   // Its own clause says what is done; else what was spoken of last before it.
@@ -102,6 +103,15 @@ function releaseIn(words: string): RecipeStep['release'] {
   return natural ? 'natural' : quick ? 'quick' : null;
 }
 
+/** How long it is left alone before the valve, minutes: "natural release for 10 minutes", "natural release 10". */
+function naturalMinutes(words: string): number | null {
+  const said = durations(words).find((one) => /\bnpr\b|\bnatural/.test(clauseAt(words, one)))?.minutes;
+  const bare = /\b(?:npr|natural(?:ly)?(?: pressure)?(?: release)?|release naturally)(?: for)? (\d{1,2})(?![\d:])/.exec(
+    words,
+  )?.[1];
+  return said ?? (bare === undefined ? null : Number(bare));
+}
+
 /**
  * A sentence of a method: how long it cooks, how, and how it is let down.
  *
@@ -122,6 +132,27 @@ export function readStep(text: string): RecipeStep {
     minutes: first?.minutes ?? null,
     way: first?.way ?? null,
     release: releaseIn(words),
-    releaseMinutes: durations(words).find((one) => /\bnpr\b|\bnatural/.test(clauseAt(words, one)))?.minutes ?? null,
+    releaseMinutes: naturalMinutes(words),
   };
+}
+
+/** An oven is as hot as this at most and at least, where a recipe speaks of one, °C. */
+const OVEN_C = { least: 80, most: 280 } as const;
+
+/**
+ * The oven's temperature a sentence speaks of, °C; null where it speaks of none.
+ *
+ * @example ovenIn('Braise at 325 °F for 3 hours') // 162.8
+ */
+export function ovenIn(sentence: string): number | null {
+  const gas = /gas(?: mark)? (\d)\b/i.exec(sentence)?.[1];
+  const found =
+    /(\d{2,3})\s*(?:°|º|degrees?|deg\.?)?\s*(C|F|celsius|fahrenheit)\b/i.exec(sentence) ??
+    /(\d{2,3})\s*(?:°|º|degrees)/i.exec(sentence);
+  const degrees = Number(found?.[1]);
+  const said = (found?.[2] ?? '').toUpperCase()[0];
+  // Without a letter: nobody braises at 300 °C, and nobody at 100 °F.
+  const fahrenheit = said === 'F' || (said === undefined && degrees > OVEN_C.most - 30);
+  const celsius = found ? (fahrenheit ? ((degrees - 32) * 5) / 9 : degrees) : gas ? 121 + 14 * Number(gas) : null;
+  return celsius !== null && celsius >= OVEN_C.least && celsius <= OVEN_C.most ? celsius : null;
 }

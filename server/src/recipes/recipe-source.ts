@@ -9,6 +9,8 @@ export interface RecipeText {
   readonly method: readonly string[];
   /** A plan of Hervir's own that the recipe carries, as it stands there. */
   readonly plan?: string;
+  /** Lines were left out, or cut: more than anybody writes. */
+  readonly cutShort?: boolean;
   /** Where it was found: for the report. */
   readonly from: 'json-ld' | 'text';
 }
@@ -18,8 +20,11 @@ const isNode = (value: unknown): value is Node => typeof value === 'object' && v
 
 /** Nested deeper than this is somebody's joke. */
 const DEEPEST = 12;
-const MOST_LINES = 300;
-const LONGEST_LINE = 1000;
+/** Longer than this nobody writes a recipe, nor a line of it. */
+export const MOST_LINES = 300;
+export const LONGEST_LINE = 1000;
+/** A pasted page has so many lines at most before its recipe has ended. */
+const MOST_TEXT_LINES = 5000;
 
 /** Elements after which a new line begins. */
 const BREAKS: ReadonlySet<string> = new Set(['br', 'p', 'li', 'div', 'tr', 'h1', 'h2', 'h3', 'h4', 'ul', 'ol']);
@@ -50,6 +55,28 @@ function withoutMarkup(html: string): string {
   });
   parser.end(html);
   return parts.join('');
+}
+
+/** Elements nested deeper than this are nobody's page, and the time of a parser grows with the square of it. */
+const DEEPEST_ELEMENT = 2000;
+/** What is handed to the parser at once, characters. */
+const PIECE = 20_000;
+
+/** Whether a page nests deeper than pages do. */
+function nestsTooDeep(html: string): boolean {
+  let [depth, deepest] = [0, 0];
+  const parser = new Parser({
+    onopentagname: () => {
+      depth += 1;
+      deepest = Math.max(deepest, depth);
+    },
+    onclosetag: () => {
+      depth -= 1;
+    },
+  });
+  for (let at = 0; at < html.length && deepest <= DEEPEST_ELEMENT; at += PIECE)
+    parser.write(html.slice(at, at + PIECE));
+  return deepest > DEEPEST_ELEMENT;
 }
 
 /** What the scripts of JSON-LD in a page hold. */
@@ -121,9 +148,19 @@ function sentences(text: string): string[] {
 function lines(text: string): string[] {
   return plain(text)
     .split(/\n+/)
-    .map((line) => line.trim().slice(0, LONGEST_LINE))
-    .filter((line) => line !== '')
-    .slice(0, MOST_LINES);
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+}
+
+/** A recipe as long as anybody writes: what is longer is cut, and says so. */
+function bounded(recipe: RecipeText): RecipeText {
+  const cut = (some: readonly string[]): string[] => some.slice(0, MOST_LINES).map((one) => one.slice(0, LONGEST_LINE));
+  const over = [recipe.ingredients, recipe.method].some(
+    (some) => some.length > MOST_LINES || some.some((one) => one.length > LONGEST_LINE),
+  );
+  return over
+    ? { ...recipe, ingredients: cut(recipe.ingredients), method: cut(recipe.method), cutShort: true }
+    : recipe;
 }
 
 /** Instructions come as text, as a list, as steps, or as sections of steps. */
@@ -132,7 +169,10 @@ function steps(value: unknown, depth = 0): string[] {
   if (typeof value === 'string') return lines(value);
   if (Array.isArray(value)) return value.flatMap((one) => steps(one, depth + 1));
   if (!isNode(value)) return [];
-  if (value['itemListElement'] !== undefined) return steps(value['itemListElement'], depth + 1);
+  if (value['itemListElement'] !== undefined) {
+    const section = worded(value['name']);
+    return [...(section === '' ? [] : lines(`${section}:`)), ...steps(value['itemListElement'], depth + 1)];
+  }
   if ('@value' in value) return steps(value['@value'], depth + 1);
   const { value: amount, unitText, name } = value as { value?: unknown; unitText?: unknown; name?: unknown };
   // An ingredient as a quantity of something.
@@ -245,38 +285,82 @@ const INGREDIENTS =
   /^(?:the )?(?:ingredients?|you(?: wi|['’])ll need|you need|what you(?:['’]ll)? need|shopping list)\b/i;
 const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|how to|what to do)\b/i;
 const FEEDS =
-  /(?:serves|feeds|makes|yield|servings?|portions?|for)\s*:?\s*(?:about\s+)?(\d+)(?![ \t]*(?:h|min|\d|[./]))/gi;
+  /(?:\b(?:serves|feeds|makes|yields?|servings?|portions?)\b\s*:?\s*(?:about\s+)?|\bfor (?=\d+(?: people| persons| servings| portions| guests)?\s*(?:$|[,.;)])))(\d+)(?!\s*(?:h\b|hours?|min|\d|[./]\d|cups?|litres?|liters?|quarts?))/;
+
+/** How many pasted text says it feeds: the first line that names a company, not the hours it cooks for. */
+function fed(all: readonly string[]): number | null {
+  for (const line of all) {
+    const found = line.length < 300 ? FEEDS.exec(inFigures(unmarked(line)))?.[1] : undefined;
+    if (found !== undefined) return servingsOf(found);
+  }
+  return null;
+}
+
+/** A line without the marks of Markdown. */
+const unmarked = (line: string): string => line.replaceAll(/^#+\s+|[*_]{2}|^[*_](?=\S)|(?<=\S)[*_]$/g, '').trim();
 const STARTS_WITH_AMOUNT = /^[-•*▢□☐·\s]*(\d|[¼½¾⅓⅔⅛]|a |an |one |two |half |some |pinch|salt)/i;
 
 /** A title without "serves 6". */
 const titled = (line: string): string =>
-  line.replace(/[,;:(–-]*\s*\b(serves|for|makes|feeds)\s+\d+.*$/i, '').slice(0, 120);
+  unmarked(line)
+    .replace(/[,;:(–-]*\s*\b(serves|for|makes|feeds)\s+\d+.*$/i, '')
+    .slice(0, 120);
+
+/** A line of a list: short, and no sentence. */
+const listed = (line: string): boolean => line.length < 90 && !/[.!?]$/.test(line);
+
+/** The list of ingredients in lines without headings: what begins with an amount, and the short lines among them and after. */
+function listIn(all: readonly string[]): string[] {
+  const amounts = all.map(
+    (line) => line.length < 90 && STARTS_WITH_AMOUNT.test(line) && !/^\d+[.)]\s+\p{Lu}/u.test(line),
+  );
+  let [from, to] = [amounts.indexOf(true), amounts.lastIndexOf(true)];
+  if (from < 0) return [];
+  // A heading before them, and "salt and pepper" after them, belong to the list.
+  if (/:$/.test(all[from - 1] ?? '') && listed(all[from - 1] ?? '')) from -= 1;
+  while (to + 1 < all.length && listed(all[to + 1] ?? '') && durations(inFigures(all[to + 1] ?? '')).length === 0)
+    to += 1;
+  return all.slice(from, to + 1).filter((line, i) => amounts[from + i] === true || listed(line));
+}
 
 /** Pasted text: by its headings where it has them, else lines that begin with an amount are ingredients. */
 function fromText(source: string): RecipeText {
-  const all = lines(source);
-  const atIngredients = all.findIndex((line) => INGREDIENTS.test(line));
-  const atMethod = all.findIndex((line, i) => i > atIngredients && METHOD.test(line));
-  const clean = (line: string): string => line.replace(/^[-•*▢□☐·]\s*/, '').replace(/^\d+[.)]\s+(?=[A-Z])/, '');
+  const every = lines(source);
+  const all = every.slice(0, MOST_TEXT_LINES);
+  const cutShort = every.length > all.length;
+  const atIngredients = all.findIndex((line) => INGREDIENTS.test(unmarked(line)));
+  const atMethod = all.findIndex((line, i) => i > atIngredients && METHOD.test(unmarked(line)));
+  const clean = (line: string): string =>
+    line.replace(/^(?:[•▢□☐·]|[-*](?=\s|\d))\s*/, '').replace(/^\d+[.)]\s+(?=[A-Z])/, '');
   const head = all.slice(0, atIngredients < 0 ? undefined : atIngredients);
-  // Not the hours it cooks for: the first number that may be a company.
-  const servings = servingsOf([...source.matchAll(FEEDS)][0]?.[1]);
+  const servings = fed(all);
   if (atIngredients >= 0) {
     return {
       name: titled(head[0] ?? ''),
       servings,
       ingredients: all.slice(atIngredients + 1, atMethod < 0 ? undefined : atMethod).map(clean),
-      method: atMethod < 0 ? [] : all.slice(atMethod + 1).map(clean),
+      method:
+        atMethod < 0
+          ? []
+          : all
+              .slice(atMethod + 1)
+              .map(clean)
+              .flatMap(sentences),
+      cutShort,
       from: 'text',
     };
   }
   const [first = '', ...rest] = all;
-  const ingredients = rest.filter((line) => STARTS_WITH_AMOUNT.test(line) && line.length < 90);
+  const ingredients = listIn(rest);
   return {
     name: titled(first),
     servings,
     ingredients: ingredients.map(clean),
-    method: rest.filter((line) => !ingredients.includes(line)).map(clean),
+    method: rest
+      .filter((line) => !ingredients.includes(line))
+      .map(clean)
+      .flatMap(sentences),
+    cutShort,
     from: 'text',
   };
 }
@@ -312,7 +396,7 @@ function fromMarkup(html: string): RecipeText | null {
   const text = plain(DomUtils.getInnerHTML(scope));
   return {
     name: plain(marked(MARKED.name)[0] ?? '').slice(0, 120),
-    servings: servingsOf(marked(MARKED.servings).map(plain)) ?? servingsOf([...text.matchAll(FEEDS)][0]?.[1]),
+    servings: servingsOf(marked(MARKED.servings).map(plain)) ?? fed(lines(text)),
     ingredients,
     method: marked(MARKED.method).flatMap((one) => lines(one).flatMap(sentences)),
     from: 'text',
@@ -328,9 +412,11 @@ function fromMarkup(html: string): RecipeText | null {
  */
 export function recipeSource(source: string): RecipeText {
   const text = source.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  if (text.length > PIECE && text.includes('<') && nestsTooDeep(text))
+    return { name: '', servings: null, ingredients: [], method: [], cutShort: true, from: 'text' };
   for (const document of documents(text)) {
     const node = recipeIn(document);
-    if (node) return fromNode(node);
+    if (node) return bounded(fromNode(node));
   }
-  return /<[a-z!]/i.test(text) ? (fromMarkup(text) ?? fromText(plain(text))) : fromText(text);
+  return bounded(/<[a-z!]/i.test(text) ? (fromMarkup(text) ?? fromText(plain(text))) : fromText(text));
 }

@@ -27,7 +27,7 @@ export class RecipesController {
     summary: 'Read a recipe (JSON-LD, a page with it, or plain text) and make a plan of it; nothing is kept',
   })
   async read(@Body() body: unknown): Promise<RecipeReading> {
-    const { text, cookerId, corrections, amounts } = orBadRequest(readRecipeFile(body));
+    const { text, cookerId, ...right } = orBadRequest(readRecipeFile(body));
     const [settings, cookers, learnt] = await Promise.all([
       this.settings.read(),
       this.cookers.list(),
@@ -36,7 +36,7 @@ export class RecipesController {
     const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
     const { kitchen, confidence } = settings;
     const cooker = chosen?.cooker ?? DEFAULT_COOKER;
-    const given = { text, corrections, amounts, cooker, kitchen, confidence, learnt };
+    const given = { text, right, cooker, kitchen, confidence, learnt };
     return orBadRequest(await this.workers.run('readRecipe', given));
   }
 }

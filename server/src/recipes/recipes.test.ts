@@ -6,7 +6,8 @@ import * as fc from 'fast-check';
 import { isoDuration, recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
 import { takenAs } from './ingredient-words';
-import { ovenIn, readRecipe } from './read-recipe';
+import { readRecipe } from './read-recipe';
+import { ovenIn } from './read-step';
 import { durations, inFigures } from './durations';
 import { recipeSource } from './recipe-source';
 
@@ -106,7 +107,7 @@ describe('a recipe page becomes a plan', () => {
     ]);
     expect(plan?.vegetables.map(({ vegetable }) => vegetable)).toEqual(['carrot', 'celeriac']);
     expect(plan?.aromatics.map(({ ingredient }) => ingredient)).toEqual(['onion', 'garlic', 'bay']);
-    expect(method.map(({ found }) => found)).toEqual([null, '3 h 45 min in the oven']);
+    expect(method.map(({ found }) => found)).toEqual([null, null, '3 h 45 min in the oven']);
     expect(notes.join(' ')).toMatch(/3 h 45 min in the oven cook like \d+ minutes under pressure/);
     expect(notes.join(' ')).toContain('tomato paste is laid on top');
     // Every line is there with what it was taken for; what was not understood says so.
@@ -170,7 +171,9 @@ describe('a recipe page becomes a plan', () => {
   test('the cook’s word on a line stands', () => {
     const source = 'X\nIngredients\n1 kg stewing meat\n250 ml stock\nMethod\nCook for 2 hours.';
     expect(readRecipe(source, given).plan).toBeNull();
-    const told = readRecipe(source, given, { '0': { kind: 'meat', id: 'goat-stewing', form: 'pieces' } });
+    const told = readRecipe(source, given, {
+      corrections: { '0': { kind: 'meat', id: 'goat-stewing', form: 'pieces' } },
+    });
     expect(told.plan?.meat).toMatchObject({ cut: 'goat-stewing', grams: 1000 });
   });
 

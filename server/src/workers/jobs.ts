@@ -17,8 +17,7 @@ import {
   type Plan,
   type UnitSystem,
 } from '@hervir/core';
-import type { TakenAs } from '../recipes/ingredient-words';
-import { readRecipe as readRecipeNow } from '../recipes/read-recipe';
+import { readRecipe as readRecipeNow, type PutRight } from '../recipes/read-recipe';
 
 export { makeBackup } from '../backup/make-backup';
 export { checkBackup, putBackup } from '../backup/put-backup';
@@ -57,8 +56,7 @@ export interface Reckoned {
 /** What a recipe is read with. */
 export interface RecipeGiven {
   readonly text: string;
-  readonly corrections: Readonly<Record<string, TakenAs>>;
-  readonly amounts: Readonly<Record<string, number>>;
+  readonly right: PutRight;
   readonly cooker: Cooker;
   readonly kitchen: Kitchen;
   readonly confidence: number;
@@ -66,10 +64,10 @@ export interface RecipeGiven {
 }
 
 /** Reads a recipe; a correction that names nothing of the larder is a fault. */
-export function readRecipe({ text, corrections, amounts, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
+export function readRecipe({ text, right, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
   try {
     const taught = (plan: Plan): Plan => withLearnt(plan, { rows: learnt });
-    return { ok: true, value: readRecipeNow(text, { ...given, taught }, corrections, amounts) };
+    return { ok: true, value: readRecipeNow(text, { ...given, taught }, right) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     const fault = { path: 'corrections', problem: error.message.slice(0, 200), allowed: 'something of the larder' };

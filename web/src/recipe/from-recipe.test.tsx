@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import type { RecipeReading } from '@hervir/contract';
 import type { Plan } from '@hervir/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
-import { aKitchen, aPlan, openRoom, sent, standAt, writes, type PretendKitchen } from '../testing/kitchen';
+import { aKitchen, aPlan, openRoom, picks, sent, standAt, writes, type PretendKitchen } from '../testing/kitchen';
 
 standAt('2027-01-17T12:00:00Z');
 
@@ -20,6 +20,7 @@ const READING: RecipeReading = {
       name: 'goat shoulder',
       grams: 1500,
       guess: null,
+      when: null,
     },
     {
       text: '2 onions',
@@ -27,6 +28,7 @@ const READING: RecipeReading = {
       name: 'onion',
       grams: 300,
       guess: 'counted, so weighed by what one usually weighs',
+      when: 'start',
     },
     {
       text: '1 handful of good cheer',
@@ -34,6 +36,7 @@ const READING: RecipeReading = {
       name: 'not understood',
       grams: null,
       guess: 'not in the plan: say what it is, or leave it to the cook',
+      when: null,
     },
   ],
   method: [],
@@ -47,8 +50,14 @@ function aReader(): PretendKitchen {
   return kitchen;
 }
 
-const asked = (kitchen: PretendKitchen): { amounts: Record<string, number>; text: string } =>
-  sent(kitchen, 'POST', '/api/recipes/read').at(-1)?.body as { amounts: Record<string, number>; text: string };
+interface AskedFor {
+  readonly text: string;
+  readonly amounts: Readonly<Record<string, number>>;
+  readonly whens: Readonly<Record<string, string>>;
+}
+
+const asked = (kitchen: PretendKitchen): AskedFor =>
+  sent(kitchen, 'POST', '/api/recipes/read').at(-1)?.body as AskedFor;
 
 describe('From a recipe', () => {
   test('what is unsure stands first; an amount put right is sent, and seen as the cook’s', async () => {
@@ -66,6 +75,26 @@ describe('From a recipe', () => {
     await writes(user, 'How much: 2 onions', '420 g');
     await waitFor(() => expect(asked(kitchen).amounts).toEqual({ '1': 420 }));
     expect(await screen.findByText('● as you said')).toBeTruthy();
+  });
+
+  test('when a line goes in is said in its row, of what was not understood too', async () => {
+    const { user, kitchen } = openRoom(`/recipe?text=${encodeURIComponent(TEXT)}`, aReader());
+    await picks(user, 'Goes in: 2 onions', 'in a second run');
+    await waitFor(() => expect(asked(kitchen).whens).toEqual({ '1': 'second-run' }));
+    await picks(user, 'Goes in: 1 handful of good cheer', 'off the heat, at the end');
+    await waitFor(() => expect(asked(kitchen).whens).toEqual({ '1': 'second-run', '2': 'end' }));
+    // The meat goes in when the cooking begins.
+    expect(screen.queryByRole('combobox', { name: 'Goes in: 1.5 kg goat shoulder' })).toBeNull();
+  });
+
+  test('a text that is too long is said to be, and nothing of it is lost', async () => {
+    const { user, kitchen } = openRoom('/recipe', aReader());
+    const box = await screen.findByRole<HTMLTextAreaElement>('textbox', { name: 'The recipe' });
+    fireEvent.change(box, { target: { value: 'x'.repeat(5_000_001) } });
+    await user.click(screen.getByRole('button', { name: 'Read it' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('allowed: up to 5 million');
+    expect(box.value).toHaveLength(5_000_001);
+    expect(sent(kitchen, 'POST', '/api/recipes/read')).toHaveLength(0);
   });
 
   test('whoever comes back from the plan finds the text and what was put right; the plan has its dinner', async () => {

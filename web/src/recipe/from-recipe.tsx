@@ -1,4 +1,4 @@
-import type { RecipeLine, RecipeReading } from '@hervir/contract';
+import { LONGEST_RECIPE, WHENS_OF, type RecipeLine, type RecipeReading, type RecipeWhen } from '@hervir/contract';
 import {
   AROMATICS,
   CUTS,
@@ -61,19 +61,37 @@ const CHOICES: readonly {
     options: [
       { value: 'by-taste', label: 'By taste' },
       { value: 'unknown', label: 'Not understood' },
+      { value: 'heading', label: 'A heading' },
     ],
   },
 ];
 
-interface KeptRecipe {
+/** When a line goes in, as it is chosen. */
+const WHEN_WORDS: Readonly<Record<RecipeWhen, string>> = {
+  auto: 'when Hervir finds best',
+  start: 'with the first lid',
+  'second-run': 'in a second run',
+  simmer: 'in the simmer after',
+  end: 'off the heat, at the end',
+  marinade: 'into the marinade',
+  rub: 'into the rub',
+};
+
+/** What the cook has put right, each by the place of its line. */
+interface PutRight {
+  readonly corrections: Readonly<Record<string, As>>;
+  readonly amounts: Readonly<Record<string, number>>;
+  readonly whens: Readonly<Record<string, RecipeWhen>>;
+}
+
+interface KeptRecipe extends PutRight {
   readonly text: string;
-  readonly corrections: Record<string, As>;
-  readonly amounts: Record<string, number>;
 }
 
 const KEY = 'hervir.recipe';
 
-const NO_RECIPE: KeptRecipe = { text: '', corrections: {}, amounts: {} };
+const AS_READ: PutRight = { corrections: {}, amounts: {}, whens: {} };
+const NO_RECIPE: KeptRecipe = { text: '', ...AS_READ };
 
 /** The recipe that was read here last: whoever comes back from its plan finds it. */
 const keptRecipe = (): KeptRecipe => ({ ...NO_RECIPE, ...(remembered(KEY) as Partial<KeptRecipe> | null) });
@@ -87,7 +105,7 @@ const valueOf = (as: As): string => ('id' in as ? `${as.kind}:${as.id}` : as.kin
 function asOf(value: string): As {
   const [kind = '', id = ''] = value.split(':');
   if (kind === 'meat') return { kind, id, form: cutById(id).forms[0] ?? 'whole' };
-  if (kind === 'by-taste' || kind === 'unknown') return { kind };
+  if (kind === 'by-taste' || kind === 'unknown' || kind === 'heading') return { kind };
   return { kind: kind as 'liquid', id };
 }
 
@@ -101,8 +119,10 @@ export function FromRecipe(): ReactNode {
   const shared = [params.get('title'), params.get('text')].filter(Boolean).join('\n');
   const [text, setText] = useState(shared || kept.text);
   const [cooker, setCooker] = useState<string | null>(null);
-  const [corrections, setCorrections] = useState<Record<string, As>>(shared === '' ? kept.corrections : {});
-  const [amounts, setAmounts] = useState<Record<string, number>>(shared === '' ? kept.amounts : {});
+  const [right, setRight] = useState<PutRight>(() => {
+    const { corrections, amounts, whens } = shared === '' ? kept : AS_READ;
+    return { corrections, amounts, whens };
+  });
   const [reading, setReading] = useState<RecipeReading | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -110,21 +130,21 @@ export function FromRecipe(): ReactNode {
   const [day, setDay] = useState(() => usualDay(now));
   const [time, setTime] = useState(USUAL_TIME);
   const cookerId = cooker ?? cookers[0]?.id;
-  const read = async (
-    source: string,
-    corrected: Record<string, As>,
-    said: Record<string, number>,
-    pot = cookerId,
-  ): Promise<void> => {
+  const read = async (source: string, putRight: PutRight, pot = cookerId): Promise<void> => {
     if (source.trim() === '') return;
-    remember(KEY, { text: source, corrections: corrected, amounts: said } satisfies KeptRecipe);
+    if (source.length > LONGEST_RECIPE) {
+      setWrong(
+        `This is too much to read: ${(source.length / 1e6).toFixed(1)} million characters; allowed: up to ${LONGEST_RECIPE / 1e6} million. The recipe’s own text is enough.`,
+      );
+      return;
+    }
+    remember(KEY, { text: source, ...putRight } satisfies KeptRecipe);
     setBusy(true);
     try {
       setReading(
         await request<RecipeReading>('POST', '/recipes/read', {
           text: source,
-          corrections: corrected,
-          amounts: said,
+          ...putRight,
           ...(pot === undefined ? {} : { cookerId: pot }),
         }),
       );
@@ -139,24 +159,18 @@ export function FromRecipe(): ReactNode {
       setBusy(false);
     }
   };
-  const correct = (i: number, value: string): void => {
-    const next = { ...corrections, [String(i)]: asOf(value) };
-    setCorrections(next);
-    void read(text, next, amounts);
-  };
-  const weigh = (i: number, grams: number): void => {
-    const next = { ...amounts, [String(i)]: grams };
-    setAmounts(next);
-    void read(text, corrections, next);
+  const putRight = <K extends keyof PutRight>(what: K, i: number, value: PutRight[K][string]): void => {
+    const next = { ...right, [what]: { ...right[what], [String(i)]: value } };
+    setRight(next);
+    void read(text, next);
   };
   const begin = (source: string): void => {
     setText(source);
-    setCorrections({});
-    setAmounts({});
-    void read(source, {}, {});
+    setRight(AS_READ);
+    void read(source, AS_READ);
   };
   // What was shared to Hervir, or left here to look at its plan, is read at once.
-  const again = useEffectEvent(() => void read(text, corrections, amounts));
+  const again = useEffectEvent(() => void read(text, right));
   useEffect(() => {
     const soon = setTimeout(again, 0);
     return () => clearTimeout(soon);
@@ -172,7 +186,6 @@ export function FromRecipe(): ReactNode {
         aria-label="The recipe"
         rows={reading ? 3 : 10}
         value={text}
-        maxLength={3_000_000}
         placeholder="1.5 kg goat shoulder, in chunks …"
         onChange={(event) => setText(event.target.value)}
         onDrop={(event) => {
@@ -208,7 +221,7 @@ export function FromRecipe(): ReactNode {
           options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
           onChange={(id: string) => {
             setCooker(id);
-            if (reading) void read(text, corrections, amounts, id);
+            if (reading) void read(text, right, id);
           }}
         />
       </div>
@@ -218,7 +231,15 @@ export function FromRecipe(): ReactNode {
           {wrong}
         </p>
       )}
-      {reading && <Found reading={reading} said={{ ...corrections, ...amounts }} onCorrect={correct} onWeigh={weigh} />}
+      {reading && (
+        <Found
+          reading={reading}
+          said={{ ...right.corrections, ...right.amounts, ...right.whens }}
+          onCorrect={(i, value) => putRight('corrections', i, asOf(value))}
+          onWeigh={(i, grams) => putRight('amounts', i, grams)}
+          onWhen={(i, when) => putRight('whens', i, when)}
+        />
+      )}
       {reading?.plan && (
         <div className="recipe-row">
           <span className="recipe-when" role="group" aria-label="When we eat">
@@ -261,8 +282,8 @@ export function FromRecipe(): ReactNode {
 }
 
 /** Whether a line is to be looked at: not understood, or with an amount that nobody said. */
-const isUnsure = ({ as, guess }: RecipeLine): boolean =>
-  as.kind === 'unknown' || (guess !== null && as.kind !== 'by-taste');
+const isUnsure = ({ as, guess, when }: RecipeLine): boolean =>
+  (as.kind === 'unknown' && when === null) || (guess !== null && as.kind !== 'by-taste');
 
 /** The lines with what is unsure first; they stay where they are while they are put right. */
 function orderOf(lines: readonly RecipeLine[]): number[] {
@@ -276,12 +297,14 @@ function Found({
   said,
   onCorrect,
   onWeigh,
+  onWhen,
 }: {
   readonly reading: RecipeReading;
   /** What the cook has put right, by its place. */
   readonly said: Readonly<Record<string, unknown>>;
   readonly onCorrect: (i: number, value: string) => void;
   readonly onWeigh: (i: number, grams: number) => void;
+  readonly onWhen: (i: number, when: RecipeWhen) => void;
 }): ReactNode {
   const { name, servings, lines, method, notes } = reading;
   const written = lines.map(({ text }) => text).join('\n');
@@ -305,16 +328,18 @@ function Found({
               <th scope="col">As written</th>
               <th scope="col">Taken for</th>
               <th scope="col">How much</th>
+              <th scope="col">Goes in</th>
             </tr>
           </thead>
           <tbody>
             {order.places.map((i) => {
               const line = lines[i];
               if (line === undefined) return null;
-              const { text, as, grams, guess } = line;
-              const counts = as.kind !== 'unknown' && as.kind !== 'by-taste';
+              const { text, as, grams, guess, when } = line;
+              const whens = WHENS_OF[as.kind];
+              const counts = as.kind === 'unknown' ? when !== null : as.kind !== 'by-taste' && as.kind !== 'heading';
               return (
-                <tr key={`${i}-${text}`}>
+                <tr key={`${i}-${text}`} className={as.kind === 'heading' ? 'recipe-heading' : undefined}>
                   <td>{text}</td>
                   <td>
                     <Select
@@ -342,6 +367,18 @@ function Found({
                       </small>
                     )}
                     {String(i) in said && <small className="recipe-guess">● as you said</small>}
+                  </td>
+                  <td>
+                    {whens && (
+                      <Select
+                        aria-label={`Goes in: ${text}`}
+                        value={when}
+                        placeholder="not in the pot"
+                        popupMatchSelectWidth={220}
+                        options={whens.map((value) => ({ value, label: WHEN_WORDS[value] }))}
+                        onChange={(value: RecipeWhen) => onWhen(i, value)}
+                      />
+                    )}
                   </td>
                 </tr>
               );

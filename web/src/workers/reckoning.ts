@@ -81,7 +81,7 @@ export const reckoning = {
       };
     }),
   minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
-    answer(() => pressureMinutesLike(taught(plan), method, minutes, ovenC)),
+    answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
   rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
     answer(() => {
       const { plan: next, changes } = rescale(forecast(taught(plan), system), servings, system);

@@ -59,7 +59,9 @@ describe('any method is another temperature history: the trade’s own conversio
 
   test('an oven goes by its temperature: three hours at 110 °C are far fewer minutes than at 180 °C (common practice)', () => {
     const braise = plan('beef-short-rib', 'ribs', 1400);
-    const [low, usual, high] = [110, 150, 180].map((ovenC) => pressureMinutesLike(braise, 'oven', 180, ovenC));
+    const [low, usual, high] = [110, 150, 180].map((ovenC) =>
+      pressureMinutesLike(braise, [{ method: 'oven', minutes: 180, ovenC }]),
+    );
     expect(low).toBeLessThan((usual ?? 0) * 0.8);
     expect(high).toBeGreaterThan((usual ?? 0) * 1.1);
     expect(methodMinutes(braise, 'oven', 90, 110)).toBeGreaterThan((methodMinutes(braise, 'oven', 90, 180) ?? 0) * 1.3);
@@ -67,7 +69,7 @@ describe('any method is another temperature history: the trade’s own conversio
 
   test('an old recipe’s four hours in the oven are pressure minutes whose oven time is four hours', () => {
     const braise = plan('beef-short-rib', 'ribs', 1400);
-    const minutes = pressureMinutesLike(braise, 'oven', 240);
+    const minutes = pressureMinutesLike(braise, [{ method: 'oven', minutes: 240 }]);
     const back =
       withoutPressure(forecast({ ...braise, pressureMinutes: minutes })).find(({ method }) => method === 'oven')
         ?.minutes ?? 0;

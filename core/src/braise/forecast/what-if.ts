@@ -86,19 +86,30 @@ export function formAlternatives(base: Forecast): Alternative[] {
   });
 }
 
+/** A stretch of an old recipe: how it is cooked, for how long, and in which oven; a middling one when nothing is said. */
+export interface CookedBy {
+  readonly method: Method;
+  readonly minutes: number;
+  readonly ovenC?: number | undefined;
+}
+
 /**
  * Pressure minutes that do what an old recipe's time does by another method: the same mean cook value.
  *
  * @param plan its meat, pot and release
- * @param method of the recipe
- * @param minutes of the recipe
- * @param ovenC of its oven; a middling one when nothing is said
+ * @param stretches of the recipe, in their order; what comes after the first finds the meat warm
  * @returns whole minutes under pressure; 0 where coming up and letting down alone do more
  * @throws PlanError as the forecast does
- * @example pressureMinutesLike(plan, 'simmer', 0) // 0
+ * @example pressureMinutesLike(plan, [{ method: 'simmer', minutes: 0 }]) // 0
  */
-export function pressureMinutesLike(plan: Plan, method: Method, minutes: number, ovenC?: number): number {
-  const wanted = methodCookValue(plan, method, minutes, ovenC);
+export function pressureMinutesLike(plan: Plan, stretches: readonly CookedBy[]): number {
+  let wanted = 0;
+  let before = 0;
+  for (const { method, minutes, ovenC } of stretches) {
+    const until = (time: number): number => methodCookValue(plan, method, time, ovenC);
+    wanted += until(before + minutes) - (before > 0 ? until(before) : 0);
+    before += minutes;
+  }
   const { piece, pot } = readyPot(plan);
   const odds = timing({ ...plan, pressureMinutes: 360 }, piece, pot);
   let [low, high] = [0, odds.longest];
