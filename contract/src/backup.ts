@@ -55,6 +55,7 @@ const guideStepCore = {
   endsByItself: z.boolean(),
   caution: sentence.nullable(),
   waitMinutes: minutes,
+  spareMinutes: minutes.optional(),
 };
 
 const guideStepSchema = z.looseObject({

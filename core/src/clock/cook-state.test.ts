@@ -7,6 +7,7 @@ import { printerFor } from '../units/quantity';
 import { COOK_EVENTS, type CookEvent, type CookEventKind, type CookEventPayload } from './cook-events';
 import { cookState, type CookState } from './cook-state';
 import type { Guide } from './guide-step';
+import { withSpare } from './spare';
 import { pressureTimes } from './pressure-times';
 
 const SERVE = '2027-01-17T19:00:00+01:00';
@@ -332,5 +333,34 @@ describe('what really happened under the lid', () => {
   test('a pin that fell by itself has no vent', () => {
     const { events, at } = idsBefore('open');
     expect(pressureTimes(state(events, at), at)).toMatchObject({ vented: null });
+  });
+});
+
+describe('what there is to spare', () => {
+  const SPARE = 16;
+  const spared = made({ ...refuge, ...withSpare(refuge, forecast(refuge).clock.tasks, SPARE) });
+  const after = (late: number): CookState => {
+    const begin = Date.parse(SERVE) - spared.totalMinutes * MIN;
+    const events = [event('started', begin + late * MIN)];
+    return state(events, begin + late * MIN, spared);
+  };
+
+  test('stands after the first opening, and is said there', () => {
+    const opened = spared.steps.findIndex(({ moves }) => moves.some(({ kind }) => kind === 'open'));
+    const at = spared.steps.findIndex(({ spareMinutes }) => spareMinutes !== undefined);
+    expect(at).toBeGreaterThan(opened);
+    expect(spared.steps[at]?.spareMinutes).toBeCloseTo(SPARE, 6);
+    expect(spared.steps[at]?.detail).toContain('16 min to spare');
+    expect(spared.totalMinutes).toBeCloseTo(guide.totalMinutes + SPARE, 6);
+    expect(guide.steps.some(({ spareMinutes }) => spareMinutes !== undefined)).toBe(false);
+  });
+
+  test('takes up what comes late, as far as it goes', () => {
+    expect(after(0).dinner.driftMinutes).toBeCloseTo(0, 6);
+    expect(after(10).dinner.driftMinutes).toBeCloseTo(0, 6);
+    expect(after(20).dinner.driftMinutes).toBeCloseTo(4, 6);
+    // Without it every late minute is dinner's.
+    const begin = Date.parse(SERVE) - guide.totalMinutes * MIN;
+    expect(state([event('started', begin + 10 * MIN)], begin + 10 * MIN).dinner.driftMinutes).toBeCloseTo(10, 6);
   });
 });

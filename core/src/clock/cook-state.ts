@@ -495,8 +495,14 @@ const leftOf = ({ startedAt, minutes }: Working, at: Ms): number =>
 /** When each step's turn came or would come, and the end, if all went on as planned from now. */
 function projected(fold: Fold, now: Ms): { readonly starts: Ms[]; readonly end: Ms } {
   let at = fold.startedAt ?? now;
+  const { eatAt, totalMinutes } = fold.guide;
+  /** When each would begin if all went as planned, and the dinner were in time. */
+  let planned = eatAt === null ? at : Date.parse(eatAt) - totalMinutes * MINUTE;
   const starts = fold.steps.map((working, i) => {
     const { step, minutes, startedAt, doneAt } = working;
+    if (step.broughtInBy === null) planned += step.waitMinutes * MINUTE;
+    const late = Math.max(0, at + step.waitMinutes * MINUTE - planned);
+    if (step.broughtInBy === null && step.runsFrom === null) planned += step.minutes * MINUTE;
     if (doneAt !== null && startedAt !== null) {
       at = doneAt;
       return startedAt;
@@ -505,7 +511,8 @@ function projected(fold: Fold, now: Ms): { readonly starts: Ms[]; readonly end: 
       at = Math.max(now, fold.deadline(working) ?? now);
       return startedAt;
     }
-    const start = at + step.waitMinutes * MINUTE;
+    // What has come late is taken off what there is to spare.
+    const start = at + step.waitMinutes * MINUTE - Math.min(late, (step.spareMinutes ?? 0) * MINUTE);
     if (step.runsFrom !== null) {
       // Not on yet: it is put on in time, or now.
       const since = fold.sourceAt(step) ?? Math.max(now, at - minutes * MINUTE);

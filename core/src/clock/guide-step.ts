@@ -68,6 +68,8 @@ export interface GuideStep {
   readonly caution: string | null;
   /** Minutes of the plan that nothing of the main work is done before it: the hands are elsewhere. */
   readonly waitMinutes: number;
+  /** How much of that wait is spare: what has come late by then is taken off it. None when nothing is said. */
+  readonly spareMinutes?: number | undefined;
 }
 
 /** A side dish, or a sauce made apart: its own steps beside the main ones. */

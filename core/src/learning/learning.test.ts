@@ -6,7 +6,7 @@ import { againstTarget, GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Gr
 import { bodyAsCooked } from '../braise/forecast/as-cooked';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { seeded, type Random } from '../simulated/random';
+import { seeded, type Random } from '../physics/random';
 import { printerFor } from '../units/quantity';
 import { withLearnt, type LearntRow } from './learnt';
 import { observe, observeByHand } from './observe';

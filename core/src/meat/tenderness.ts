@@ -1,3 +1,4 @@
+import { VARIES } from '../larder/what-varies';
 import { tabulatedExp } from '../physics/tabulated-exp';
 import type { Target } from '../plan/plan';
 
@@ -6,10 +7,10 @@ import type { Target } from '../plan/plan';
  * (common practice, no published source).
  */
 export const COLLAGEN_RATE = 0.0161;
-/** Toughness between animals: log-normal, coefficient of variation. Common practice. */
-export const TOUGHNESS_CV = 0.2;
-/** How badly a thickness is measured: coefficient of variation. Common practice. */
-export const THICKNESS_CV = 0.08;
+/** Toughness between animals: log-normal, coefficient of variation. */
+export const TOUGHNESS_CV = VARIES.toughness.cv;
+/** How badly a thickness is measured: coefficient of variation. */
+export const THICKNESS_CV = VARIES.thickness.cv;
 
 /** What a cook finds, from raw to shreds; used by the forecast, the check at the pot and the log. */
 export const GRADES = ['chewy', 'firm', 'slices', 'fork', 'pulls', 'threads'] as const;

@@ -12,7 +12,7 @@ import { canBeThrownIn, type FaultId } from './faults';
 import { moveOf } from '../method/moves';
 import { handsBegin, handsEnd } from './hands';
 import { SimulatedKitchen, type KitchenOdds, type MeatPlace } from './kitchen';
-import { seeded, type Random } from './random';
+import { seeded, type Random } from '../physics/random';
 
 /** A kitchen's heat against its plate: coefficient of variation. From memory. */
 const HEAT_CV = 0.05;

@@ -8,7 +8,7 @@ import { browningRate, colourOf, searFor } from './browning';
 import { debriefOf } from './debrief';
 import { EXERCISE_LIST, exerciseById, markOf } from './exercises';
 import type { FaultId } from './faults';
-import { seeded } from './random';
+import { seeded } from '../physics/random';
 import { SimulatedCook, type SimulatedSetup } from './simulated-cook';
 import { steadyHand } from './steady-hand';
 

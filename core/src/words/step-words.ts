@@ -13,7 +13,7 @@ import { cutList, cutName, measured, named, portionsOfMove, theCut, type Told } 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
 export type StepWords = Omit<
   GuideStep,
-  'id' | 'task' | 'moves' | 'minutes' | 'waitMinutes' | 'earlyFromMinute' | 'broughtInBy'
+  'id' | 'task' | 'moves' | 'minutes' | 'waitMinutes' | 'spareMinutes' | 'earlyFromMinute' | 'broughtInBy'
 >;
 
 type Draft = Partial<StepWords> & Pick<StepWords, 'section' | 'title' | 'button' | 'done'>;
@@ -30,6 +30,10 @@ const REST: Omit<StepWords, 'section' | 'title' | 'button' | 'done'> = {
   endsByItself: false,
   caution: null,
 };
+
+/** What is said where a braise that is in time may wait. */
+export const spareSentence = (minutes: number): string =>
+  `If nothing came late there are ${Math.round(minutes)} min to spare: it may wait so long under its lid, off the heat.`;
 
 /** Waits with a countdown. */
 const waits = (alarm: Alarm): Pick<StepWords, 'counts' | 'handsOn' | 'alarm'> => ({

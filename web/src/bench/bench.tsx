@@ -19,7 +19,7 @@ import { MARKS } from '../shared/verdict';
 import { useUnits } from '../shared/use-units';
 import { flush, redo, undo, useBench } from '../state/bench-store';
 import { usePreferences } from '../state/preferences';
-import { useAlternatives } from '../workers/use-alternatives';
+import { useBeside } from '../workers/use-beside';
 import { useForecast } from '../workers/use-forecast';
 import { alertsOf, BenchAlerts } from './alerts';
 import { MeatStation } from './meat-station';
@@ -162,7 +162,7 @@ function OpenBench(): ReactNode {
   const { forecast } = reckoning;
   /** While the handle is dragged the sentence and the line go first; what is around them follows as time allows. */
   const settled = useDeferredValue(forecast);
-  const alternatives = useAlternatives(plan);
+  const alternatives = useBeside('alternatives', plan);
   const faultAt = useFaults(reckoning, save);
   const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
   const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);

@@ -23,6 +23,7 @@ import { Verdict } from '../shared/verdict';
 import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
+import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
 import type { Edit } from './station';
 
@@ -84,6 +85,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           </Verdict>
         ))}
       </section>
+      {!late && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
       <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />
       <Sides plan={plan} edit={edit} />
       <ThisEvening id={id} plan={plan} forecast={forecast} />

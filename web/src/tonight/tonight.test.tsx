@@ -62,6 +62,14 @@ describe('Tonight', () => {
     );
   });
 
+  test('says how sure dinner is by its time, and when to begin to be fairly sure', async () => {
+    openRoom('/');
+    await minutes();
+    await waitFor(() =>
+      expect(answer().textContent).toMatch(/On the table by 19:00: \d in 10; begun \d\d:\d\d, 8 in 10\./),
+    );
+  });
+
   test('opened on the bench it becomes a plan, sent once, with the kitchen’s own air and pot', async () => {
     const { user, kitchen } = openRoom('/');
     await minutes();

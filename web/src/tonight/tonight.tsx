@@ -1,4 +1,13 @@
-import { cutById, inTen, LIMITS, TARGET_WORDS, DEFAULT_KITCHEN, type Forecast, upperFirst } from '@hervir/core';
+import {
+  cutById,
+  inTen,
+  LIMITS,
+  TARGET_WORDS,
+  DEFAULT_KITCHEN,
+  shiftIso,
+  type Forecast,
+  upperFirst,
+} from '@hervir/core';
 import { Button, Select, Spin } from 'antd';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,6 +17,7 @@ import { TimeInput } from '../shared/time-input';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 import { clockTime, CUT_OPTIONS, dayOptions, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
+import { useBeside } from '../workers/use-beside';
 import { useForecast } from '../workers/use-forecast';
 import { usePreferences } from '../state/preferences';
 import { Plans } from './plans';
@@ -260,7 +270,29 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
           <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
         )}
       </div>
-      <p>{below}</p>
+      <p>
+        {below} <InTime forecast={forecast} />
+      </p>
+    </>
+  );
+}
+
+/** How sure one may want a dinner to be before one sits down to wait for it. */
+const FAIRLY_SURE = 0.8;
+
+/** How sure dinner is by its time, and when to begin to be fairly sure; nothing until that is reckoned. */
+function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
+  const odds = useBeside('dinner', forecast.plan);
+  const { startAt, eatAt } = forecast.clock;
+  const surer = odds?.beginnings.find(({ chance }) => chance === FAIRLY_SURE);
+  if (odds === null || startAt === null || eatAt === null) return null;
+  return (
+    <>
+      On the table by {clockTime(eatAt)}: {inTen(odds.inTime)}
+      {surer && surer.earlier > 0
+        ? `; begun ${clockTime(shiftIso(startAt, -surer.earlier))}, ${inTen(FAIRLY_SURE)}`
+        : ''}
+      .
     </>
   );
 }

@@ -1,6 +1,7 @@
 import {
   asCooked,
   catchUp,
+  dinnerOdds,
   forecast,
   formAlternatives,
   mends,
@@ -16,6 +17,7 @@ import {
   type AsCooked,
   type CatchUp,
   type CookState,
+  type DinnerOdds,
   type Forecast,
   type Grade,
   type LearntRow,
@@ -80,6 +82,7 @@ export const reckoning = {
         without: withoutPressure(base),
       };
     }),
+  dinner: (plan: Plan): Answer<DinnerOdds> => answer(() => dinnerOdds(forecast(taught(plan)))),
   minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
     answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
   rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>

@@ -21,6 +21,7 @@ import { boilsAgain } from './boils-again';
 import { ledgerOf, type Ledger } from '../../pot/ledger';
 import { liquidSchools } from '../../pot/liquid-schools';
 import { backwards, type Schedule } from '../../clock/schedule';
+import { spareOf } from '../../clock/spare';
 import { tasksOf } from '../../clock/tasks';
 import { aromaticSteps } from '../../stations/aromatics';
 import { leftovers } from '../../stations/leftovers';
@@ -358,7 +359,8 @@ function onTheClock(
   const points = [
     ...before.map((point) => ({ ...point, minute: point.minute + potStart })),
     ...run.curve.map((point) => ({ ...point, minute: point.minute + lidOn })),
-    ...laterCurve.map((point) => ({ ...point, minute: point.minute + opened })),
+    // What is to spare stands between the first opening and all that comes after it.
+    ...laterCurve.map((point) => ({ ...point, minute: point.minute + opened + spareOf(resolved, schedule.tasks) })),
   ];
   const last = points[points.length - 1];
   if (last) {

@@ -1,9 +1,10 @@
 import { leastGrade } from '../../meat/tenderness';
+import { spareOf } from '../../clock/spare';
 import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
 import { mainBlocks, type Block, type Step } from '../../method/step';
 import type { Printer } from '../../units/quantity';
-import { stepWords, type StepWords } from '../../words/step-words';
+import { spareSentence, stepWords, type StepWords } from '../../words/step-words';
 import { trackWords } from '../../words/task-words';
 import { toldOf } from './told-of';
 import type { Told } from '../../words/told';
@@ -43,6 +44,11 @@ function tracksOf(f: Forecast, told: Told): GuideTrack[] {
         beforeDinner: f.clock.totalMinutes - startMinute,
       })),
   }));
+}
+
+/** A step's words, and what there is to spare before it. */
+function withSpareSaid(words: StepWords, spare: number): StepWords {
+  return spare > 0 ? { ...words, detail: [spareSentence(spare), words.detail].filter(Boolean).join(' ') } : words;
 }
 
 /** A step that comes in while the cook is under way. */
@@ -104,13 +110,19 @@ export function guideOf(f: Forecast, print: Printer): Guide {
   const startOf = new Map(f.clock.tasks.map(({ id, startMinute }) => [id, startMinute]));
   const order = [...f.method.blocks].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
   let end = 0;
+  // Of the first wait after the opening that the spare stands at.
+  let spare = spareOf(told.plan, f.clock.tasks);
+  let opened = false;
   const steps = mainBlocks({ blocks: order }).flatMap((block) => {
     const startMinute = startOf.get(block.id) ?? 0;
     const beside = block.work.kind === 'heat';
     const wait = beside ? 0 : Math.max(0, startMinute - end);
     if (!beside) end = startMinute + block.minutes;
+    const toSpare = opened && wait > NO_WAIT ? Math.min(wait, spare) : 0;
+    spare -= toSpare;
+    opened ||= block.work.kind === 'open';
     return block.steps.map((step, i): GuideStep => ({
-      ...stepWords(told, step, block),
+      ...withSpareSaid(stepWords(told, step, block), i === 0 ? toSpare : 0),
       id: step.id,
       task: block.id,
       moves: step.moves,
@@ -119,6 +131,7 @@ export function guideOf(f: Forecast, print: Printer): Guide {
       earlyFromMinute: step.moves[0].kind === 'heat' ? startMinute : null,
       broughtInBy: null,
       waitMinutes: i === 0 && wait > NO_WAIT ? wait : 0,
+      ...(i === 0 && toSpare > 0 ? { spareMinutes: toSpare } : {}),
     }));
   });
   return {

@@ -1,0 +1,159 @@
+import {
+  inTen,
+  printDuration,
+  shiftIso,
+  spareOf,
+  withSpare,
+  type Cause,
+  type DinnerOdds,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
+import { scaleLinear } from 'd3-scale';
+import { area, curveMonotoneX } from 'd3-shape';
+import { Radio } from 'antd';
+import type { ReactNode } from 'react';
+import { useWidth } from '../shared/use-width';
+import { clockTime } from '../shared/words';
+import { useBeside } from '../workers/use-beside';
+import type { Edit } from './station';
+import './dinner-odds.css';
+
+const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
+  animal: 'the animal, tougher than most',
+  heater: 'the heater',
+  losses: 'how fast the pot cools',
+  steam: 'steam before the pin',
+  board: 'the board',
+  sear: 'the sear',
+  hands: 'hands at the lid, the spoon and the plates',
+};
+
+/** Below this a cause is not spoken of. */
+const WORTH_SAYING = 0.08;
+/** How sure a cook may choose to be. */
+const CHOICES: readonly number[] = [0.5, 0.7, 0.8, 0.9, 0.95];
+
+/** How sure dinner is by its time, what makes it early or late, and when to begin to be surer. */
+export function DinnerOddsPanel({
+  plan,
+  forecast,
+  edit,
+}: {
+  readonly plan: Plan;
+  readonly forecast: Forecast;
+  readonly edit: Edit;
+}): ReactNode {
+  const odds = useBeside('dinner', plan);
+  const { eatAt, startAt, tasks } = forecast.clock;
+  if (odds === null || eatAt === null || startAt === null) return null;
+  const spare = spareOf(plan, tasks);
+  const chosen = CHOICES.find((chance) => odds.beginnings.some((one) => one.chance === chance && one.earlier === 0));
+  return (
+    <section aria-label="How sure dinner is" className="dinner-odds">
+      <h3>How sure dinner is</h3>
+      <p>
+        Begun {clockTime(startAt)}, dinner on the table by {clockTime(eatAt)}: <strong>{inTen(odds.inTime)}</strong>. Of
+        ten evenings eight have it between {clockTime(shiftIso(eatAt, odds.p10))} and{' '}
+        {clockTime(shiftIso(eatAt, odds.p90))}.
+      </p>
+      <Spread odds={odds} eatAt={eatAt} />
+      <Radio.Group
+        aria-label="How sure dinner is to be"
+        className="dinner-choices"
+        value={chosen ?? null}
+        onChange={({ target }: { readonly target: { readonly value?: unknown } }) => {
+          const wanted = odds.beginnings.find(({ chance }) => chance === target.value);
+          if (wanted) edit((before) => ({ ...before, ...withSpare(before, tasks, spare + wanted.earlier) }));
+        }}
+      >
+        {odds.beginnings
+          .filter(({ chance }) => CHOICES.includes(chance))
+          .map(({ chance, earlier }) => (
+            <Radio.Button key={chance} value={chance}>
+              {sure(chance)}: {clockTime(shiftIso(startAt, -earlier))}
+            </Radio.Button>
+          ))}
+      </Radio.Group>
+      <p className="dim">
+        {spare > 0
+          ? `${printDuration(spare)} of spare stand after the first opening: what is ready early waits there under its lid, off the heat.`
+          : 'Begun earlier, what is ready early waits under its lid, off the heat, after the first opening.'}{' '}
+        {upTo(odds)}
+      </p>
+    </section>
+  );
+}
+
+const sure = (chance: number): string => (chance === 0.95 ? '19 in 20' : inTen(chance));
+
+/** Whose the spread is, and how often the fork finds the meat tough. */
+function upTo({ shares, stillTough }: DinnerOdds): string {
+  const named = shares
+    .filter(({ share }) => share >= WORTH_SAYING)
+    .sort((a, b) => b.share - a.share)
+    .map(({ cause, share }) => `${CAUSE_WORDS[cause]} (${Math.round(share * 100)} %)`);
+  const tough =
+    stillTough.minutes > 0 && stillTough.chance >= 0.05
+      ? ` In ${inTen(stillTough.chance)} the fork finds it tough, and it takes some ${printDuration(stillTough.minutes)} more: they are counted.`
+      : '';
+  return `What spreads it: ${named.join(', ')}.${tough}`;
+}
+
+const HEIGHT = 92;
+const BASE = 58;
+const TOP = 8;
+const PAD = 22;
+
+/** How many of a hundred evenings have dinner at each minute, as a hill over the clock. */
+function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: string }): ReactNode {
+  const [ref, width] = useWidth();
+  const { byMinute } = odds;
+  const first = byMinute[0]?.minute ?? 0;
+  const last = byMinute.at(-1)?.minute ?? 0;
+  const x = scaleLinear([first, last], [PAD, Math.max(PAD + 1, width - PAD)]);
+  // Over three minutes: what two thousand evenings have in one is uneven.
+  const heights = byMinute.map(({ minute }, i) => ({
+    minute,
+    share: ((byMinute[i + 1] ?? byMinute[i])?.chance ?? 1) - (byMinute[i - 2]?.chance ?? 0),
+  }));
+  const y = scaleLinear([0, Math.max(...heights.map(({ share }) => share), 0.01)], [BASE, TOP]);
+  const hill = (some: typeof heights): string =>
+    area<(typeof heights)[number]>()
+      .x(({ minute }) => x(minute))
+      .y0(BASE)
+      .y1(({ share }) => y(share))
+      .curve(curveMonotoneX)(some) ?? '';
+  const ticks = x.ticks(Math.max(2, Math.floor(width / 90))).filter((minute) => Math.abs(x(minute) - x(0)) > 40);
+  return (
+    <div ref={ref} className="dinner-spread">
+      {width > 0 && (
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="img"
+          aria-label={`Dinner in time in ${inTen(odds.inTime)}; one in ten after ${clockTime(shiftIso(eatAt, odds.p90))}`}
+        >
+          <path d={hill(heights.filter(({ minute }) => minute <= 0))} className="dinner-intime" />
+          <path d={hill(heights.filter(({ minute }) => minute >= 0))} className="dinner-late" />
+          <line x1={PAD} x2={width - PAD} y1={BASE} y2={BASE} className="dinner-axis" />
+          <line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={BASE + 6} className="dinner-mark" />
+          <text x={x(0)} y={BASE + 20} textAnchor="middle" className="dinner-time">
+            {clockTime(eatAt)}
+          </text>
+          {ticks.map((minute) => (
+            <text key={minute} x={x(minute)} y={BASE + 20} textAnchor="middle">
+              {clockTime(shiftIso(eatAt, minute))}
+            </text>
+          ))}
+          <text x={x(0) - 8} y={TOP + 6} textAnchor="end">
+            in time
+          </text>
+          <text x={x(0) + 8} y={TOP + 6}>
+            late
+          </text>
+        </svg>
+      )}
+    </div>
+  );
+}
