@@ -64,6 +64,7 @@ export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
 export { waterTest, type WaterTest } from './pot/water-test';
 export type { Chance } from './braise/forecast/chance';
 export { CAUSES, dinnerOdds, type Beginning, type Cause, type DinnerOdds } from './braise/odds/dinner-odds';
+export { dinnerNow, type DinnerNow } from './braise/odds/dinner-now';
 export { inTen, TARGET_WORDS } from './words/odds-words';
 export type { Remedy } from './braise/forecast/remedies';
 export { sectionsOf, type Section, type SectionStage } from './braise/forecast/section';

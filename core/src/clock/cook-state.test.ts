@@ -349,18 +349,18 @@ describe('what there is to spare', () => {
     const opened = spared.steps.findIndex(({ moves }) => moves.some(({ kind }) => kind === 'open'));
     const at = spared.steps.findIndex(({ spareMinutes }) => spareMinutes !== undefined);
     expect(at).toBeGreaterThan(opened);
-    expect(spared.steps[at]?.spareMinutes).toBeCloseTo(SPARE, 6);
+    expect(spared.steps[at]?.spareMinutes).toBeCloseTo(SPARE, 3);
     expect(spared.steps[at]?.detail).toContain('16 min to spare');
-    expect(spared.totalMinutes).toBeCloseTo(guide.totalMinutes + SPARE, 6);
+    expect(spared.totalMinutes).toBeCloseTo(guide.totalMinutes + SPARE, 3);
     expect(guide.steps.some(({ spareMinutes }) => spareMinutes !== undefined)).toBe(false);
   });
 
   test('takes up what comes late, as far as it goes', () => {
-    expect(after(0).dinner.driftMinutes).toBeCloseTo(0, 6);
-    expect(after(10).dinner.driftMinutes).toBeCloseTo(0, 6);
-    expect(after(20).dinner.driftMinutes).toBeCloseTo(4, 6);
+    expect(after(0).dinner.driftMinutes).toBeCloseTo(0, 3);
+    expect(after(10).dinner.driftMinutes).toBeCloseTo(0, 3);
+    expect(after(20).dinner.driftMinutes).toBeCloseTo(4, 3);
     // Without it every late minute is dinner's.
     const begin = Date.parse(SERVE) - guide.totalMinutes * MIN;
-    expect(state([event('started', begin + 10 * MIN)], begin + 10 * MIN).dinner.driftMinutes).toBeCloseTo(10, 6);
+    expect(state([event('started', begin + 10 * MIN)], begin + 10 * MIN).dinner.driftMinutes).toBeCloseTo(10, 3);
   });
 });

@@ -3,6 +3,7 @@ import { GRADES } from '../meat/tenderness';
 import { moveOf } from '../method/moves';
 import type { CookEvent, CookEventKind, Trouble, WEIGHED } from './cook-events';
 import type { Alarm, BroughtInBy, Guide, GuideStep, GuideTrack, SectionId } from './guide-step';
+import { projected, sourceAt } from './projected';
 
 /** Times of a cook are wall clock, in milliseconds since 1970: deadlines, never counted ticks. */
 type Ms = number;
@@ -15,6 +16,8 @@ export interface StepState {
   /** When its turn came, or will if all goes on as planned from now. */
   readonly startsAt: Ms;
   readonly doneAt: Ms | null;
+  /** Done before its turn came. */
+  readonly earlyAt: Ms | null;
   /** When its minutes are over, from its turn or from what they run from; null while they do not run. */
   readonly dueAt: Ms | null;
   /** Never confirmed: something later happened, so it must have been done. */
@@ -200,13 +203,7 @@ class Fold {
 
   /** When the minutes of a step began to run. */
   runsSince({ step, startedAt }: Working): Ms | null {
-    return this.sourceAt(step) ?? startedAt;
-  }
-
-  /** When the step was done that another one's minutes run from; null where it has none, or that is not done. */
-  sourceAt({ runsFrom }: GuideStep): Ms | null {
-    const source = runsFrom === null ? undefined : this.steps.find(({ step }) => step.id === runsFrom);
-    return source?.doneAt ?? source?.earlyAt ?? null;
+    return sourceAt(this.steps, step) ?? startedAt;
   }
 
   deadline(working: Working): Ms | null {
@@ -492,39 +489,6 @@ const minutesOf = (ms: Ms): number => ms / MINUTE;
 const leftOf = ({ startedAt, minutes }: Working, at: Ms): number =>
   Math.max(0, Math.round(minutes - minutesOf(at - (startedAt ?? at))));
 
-/** When each step's turn came or would come, and the end, if all went on as planned from now. */
-function projected(fold: Fold, now: Ms): { readonly starts: Ms[]; readonly end: Ms } {
-  let at = fold.startedAt ?? now;
-  const { eatAt, totalMinutes } = fold.guide;
-  /** When each would begin if all went as planned, and the dinner were in time. */
-  let planned = eatAt === null ? at : Date.parse(eatAt) - totalMinutes * MINUTE;
-  const starts = fold.steps.map((working, i) => {
-    const { step, minutes, startedAt, doneAt } = working;
-    if (step.broughtInBy === null) planned += step.waitMinutes * MINUTE;
-    const late = Math.max(0, at + step.waitMinutes * MINUTE - planned);
-    if (step.broughtInBy === null && step.runsFrom === null) planned += step.minutes * MINUTE;
-    if (doneAt !== null && startedAt !== null) {
-      at = doneAt;
-      return startedAt;
-    }
-    if (i === fold.position && startedAt !== null) {
-      at = Math.max(now, fold.deadline(working) ?? now);
-      return startedAt;
-    }
-    // What has come late is taken off what there is to spare.
-    const start = at + step.waitMinutes * MINUTE - Math.min(late, (step.spareMinutes ?? 0) * MINUTE);
-    if (step.runsFrom !== null) {
-      // Not on yet: it is put on in time, or now.
-      const since = fold.sourceAt(step) ?? Math.max(now, at - minutes * MINUTE);
-      at = Math.max(start, since + minutes * MINUTE);
-    } else if (working.earlyAt === null) {
-      at = start + minutes * MINUTE;
-    }
-    return start;
-  });
-  return { starts, end: at };
-}
-
 function trackStates(fold: Fold, dinner: Ms): TrackState[] {
   return fold.guide.tracks.map(({ id, name, steps }) => {
     const states = steps.map((step): TrackStepState => {
@@ -625,9 +589,10 @@ export function cookState(guide: Guide, events: readonly CookEvent[], nowMs: Ms)
   const plannedAt = guide.eatAt === null ? begun + guide.totalMinutes * MINUTE : Date.parse(guide.eatAt);
   const running = fold.startedAt !== null && fold.finishedAt === null;
   const stepStates = fold.steps.map((working, i): StepState => {
-    const { step, startedAt, doneAt, passedOver, cutShort, minutes } = working;
+    const { step, startedAt, doneAt, earlyAt, passedOver, cutShort, minutes } = working;
     const startsAt = ahead.starts[i] ?? main;
-    return { step, startedAt, startsAt, doneAt, dueAt: fold.deadline(working), passedOver, cutShort, minutes };
+    const dueAt = fold.deadline(working);
+    return { step, startedAt, startsAt, doneAt, earlyAt, dueAt, passedOver, cutShort, minutes };
   });
   return {
     status: fold.finishedAt !== null ? 'finished' : over ? 'served' : fold.startedAt === null ? 'waiting' : 'cooking',

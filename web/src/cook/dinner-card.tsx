@@ -1,4 +1,4 @@
-import { delaysOf, type CatchUp } from '@hervir/core';
+import { delaysOf, inTen, type CatchUp, type DinnerNow } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
@@ -41,6 +41,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
           {driftWords(state.dinner)}
         </span>
       </p>
+      <HowSure cook={cook} />
       {worst && <p className="dim">{delayWords(worst, state)}</p>}
       {best.map(({ id, minutes, text, does }) => (
         <div key={id} className="win-back">
@@ -53,5 +54,33 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
         </div>
       ))}
     </section>
+  );
+}
+
+/** A narrower spread than this is one time, ms. */
+const ONE_TIME = 2 * 60_000;
+
+/** Between which times dinner comes, as things stand: what is done no longer varies. */
+function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }): ReactNode {
+  const odds = useQuery({
+    queryKey: ['dinner-now', record.id, state.position, Math.floor(now / 60_000)],
+    queryFn: async (): Promise<Answer<DinnerNow>> =>
+      reckoner('beside').dinnerNow(record.plan, record.guide, state, now),
+    enabled: state.status === 'cooking',
+    staleTime: Infinity,
+    gcTime: 60_000,
+    placeholderData: (before) => before,
+  }).data;
+  if (state.status !== 'cooking' || odds?.ok !== true) return null;
+  const { p10, p90, inTime, stillTough } = odds.value;
+  const { eatAt } = record.guide;
+  return (
+    <p className="dim" aria-label="How sure dinner is">
+      {p90 - p10 > ONE_TIME ? `Eight of ten such evenings: ${clockAt(p10, eatAt)} to ${clockAt(p90, eatAt)}. ` : ''}
+      {eatAt !== null && `On the table by ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
+      {stillTough.chance >= 0.05 && stillTough.minutes > 0
+        ? `Still tough at the check: ${inTen(stillTough.chance)}, some ${Math.round(stillTough.minutes)} min more; counted.`
+        : ''}
+    </p>
   );
 }

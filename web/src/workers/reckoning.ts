@@ -1,6 +1,7 @@
 import {
   asCooked,
   catchUp,
+  dinnerNow,
   dinnerOdds,
   forecast,
   formAlternatives,
@@ -17,9 +18,11 @@ import {
   type AsCooked,
   type CatchUp,
   type CookState,
+  type DinnerNow,
   type DinnerOdds,
   type Forecast,
   type Grade,
+  type Guide,
   type LearntRow,
   type Mend,
   type Method,
@@ -83,6 +86,8 @@ export const reckoning = {
       };
     }),
   dinner: (plan: Plan): Answer<DinnerOdds> => answer(() => dinnerOdds(forecast(taught(plan)))),
+  dinnerNow: (plan: Plan, guide: Guide, state: CookState, nowMs: number): Answer<DinnerNow> =>
+    answer(() => dinnerNow(forecast(taught(plan)), guide, state, nowMs)),
   minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
     answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
   rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>

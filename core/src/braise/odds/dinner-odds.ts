@@ -47,7 +47,7 @@ export interface DinnerOdds {
 }
 
 /** Evenings that are played. Its quantiles are within half a minute of those of ten times as many (a test). */
-const EVENINGS = 2000;
+export const EVENINGS = 2000;
 /** Whose the spread is, is said in hundredths: fewer do. */
 const SHARE_EVENINGS = 250;
 /** How sure a cook may want to be. */
@@ -56,7 +56,7 @@ const SURE = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95] as const;
 const TRYING_MINUTES = 3;
 
 /** What is drawn for the whole evening, by its place; after them each task has a draw of its own. */
-const DRAWN = { animal: 0, heater: 1, losses: 2, steam: 3, board: 4, sear: 5, day: 6 } as const;
+export const DRAWN = { animal: 0, heater: 1, losses: 2, steam: 3, board: 4, sear: 5, day: 6 } as const;
 const OWN_FROM = Object.keys(DRAWN).length;
 
 /** Whose minutes a task's are, where hands are at it. */
@@ -99,6 +99,11 @@ interface Slope {
 const FLAT: Slope = { below: 0, above: 0 };
 /** Shorter than this a task has no share of anything, minutes. */
 const NO_TIME = 0.2;
+
+/** A deviation of the heater that changes a task by less does not show in it, share. */
+const SHOWS = 0.02;
+/** Farther off than this something else was the cause, deviations. */
+const FARTHEST = 2.5;
 
 /** How the pot's own minutes follow its heater and its losses: the plan's forecast with a little more, and a little less. */
 function slopes(base: Forecast, plan: Plan, what: 'heat' | 'losses', sigma: number): Map<string, Slope> {
@@ -147,6 +152,8 @@ export interface Surrogate {
   readonly stillTough: DinnerOdds['stillTough'];
   /** Fills the minutes of each task. */
   minutes(draw: Draw, into: Float64Array): void;
+  /** How many deviations off a heater is that took so many minutes for a task; null where the heater does not show in it. */
+  heaterFrom(task: string, minutes: number): number | null;
 }
 
 /**
@@ -179,6 +186,13 @@ export function surrogateOf(base: Forecast): Surrogate {
     playable,
     variables: OWN_FROM + playable.tasks.length,
     stillTough: tough,
+    heaterFrom(task, minutes) {
+      const usual = base.clock.tasks.find(({ id }) => id === task)?.minutes ?? 0;
+      const { below, above } = byHeat.get(task) ?? FLAT;
+      const slope = (above - below) / 2;
+      if (Math.abs(slope) < SHOWS || minutes <= 0 || usual <= 0) return null;
+      return Math.max(-FARTHEST, Math.min(FARTHEST, Math.log(minutes / usual) / slope));
+    },
     minutes(draw, into) {
       const late = (own: number): number => together * (draw[DRAWN.day] as number) + apart * own;
       playable.tasks.forEach(({ id, minutes }, i) => {
@@ -212,7 +226,7 @@ export function surrogateOf(base: Forecast): Surrogate {
 }
 
 /** The value that a share of sorted values lies below. */
-function quantile(sorted: Float64Array, share: number): number {
+export function quantile(sorted: Float64Array, share: number): number {
   const at = Math.min(sorted.length - 1, Math.max(0, share * sorted.length - 0.5));
   const low = Math.floor(at);
   const high = Math.min(sorted.length - 1, low + 1);
@@ -276,7 +290,7 @@ export function dinnerOdds(base: Forecast, evenings = EVENINGS): DinnerOdds {
 }
 
 /** Share of sorted values that are at most so much. */
-function shareBelow(sorted: Float64Array, value: number): number {
+export function shareBelow(sorted: Float64Array, value: number): number {
   let [low, high] = [0, sorted.length];
   while (low < high) {
     const middle = (low + high) >> 1;
