@@ -155,6 +155,9 @@ const cooks = SEASON.map(([date, name, [cut, form, grams], cooker, more, odd = {
   );
   const state = core.cookState(guide, events, run.nowMs + 3 * 60_000);
   const observation = core.observe(plan, state, check?.payload.grade ?? null);
-  return { id: crypto.randomUUID(), name, plan, events, observation };
+  // What it was promised when it was begun: worked out once, for every demo kitchen.
+  const late = (Date.parse(events[0].at) - Date.parse(planned.clock.startAt)) / 60_000;
+  const inTime = Math.round(core.chanceBy(core.dinnerOdds(planned), -late) * 1000) / 1000;
+  return { id: crypto.randomUUID(), name, plan, events, observation, inTime };
 });
 writeFileSync(join(root, 'server/demo/season.json'), `${JSON.stringify(cooks)}\n`);

@@ -82,6 +82,7 @@ const logCharts = z.object({
   cuts: z.array(z.object({ cut: z.string(), short: count, asWanted: count, past: count })),
   late: z.array(z.object({ from: z.number(), cooks: count })),
   losses: z.array(z.object({ cut: z.string(), trim: share, cook: share, cooks: count })),
+  promises: z.array(z.object({ kind: z.enum(['tender', 'in-time']), promised: z.number(), cooks: count, kept: count })),
 });
 const importReport = z.object({ added: count, known: count, faults: z.array(fault) });
 const logImport = z.object({

@@ -73,6 +73,10 @@ export const logEntrySchema = z.strictObject({
   /** Any number: what was promised may have been for another day. */
   lateMinutes: z.number().nullable(),
   burns: z.number().int().min(0).max(100_000),
+  /** What was promised when it was begun: chances of being tender at the first check, and on the table in time. */
+  promised: z
+    .strictObject({ tender: z.number().min(0).max(1), inTime: z.number().min(0).max(1).nullable() })
+    .optional(),
   outcome: outcomeSchema.prefault({}),
   /** All that was said of it, at the pot and after. */
   notes: text(NOTES).default(''),
@@ -157,6 +161,14 @@ export interface LogCharts {
     readonly trim: number | null;
     readonly cook: number | null;
     readonly cooks: number;
+  }[];
+  /** Can I trust the odds: cooks by what was promised of them, and how many came so. */
+  readonly promises: readonly {
+    readonly kind: 'tender' | 'in-time';
+    /** Mean of what was promised them. */
+    readonly promised: number;
+    readonly cooks: number;
+    readonly kept: number;
   }[];
 }
 

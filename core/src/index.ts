@@ -63,7 +63,7 @@ export * from './braise/forecast/times';
 export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
 export { waterTest, type WaterTest } from './pot/water-test';
 export type { Chance } from './braise/forecast/chance';
-export { CAUSES, dinnerOdds, type Beginning, type Cause, type DinnerOdds } from './braise/odds/dinner-odds';
+export { CAUSES, chanceBy, dinnerOdds, type Beginning, type Cause, type DinnerOdds } from './braise/odds/dinner-odds';
 export { dinnerNow, type DinnerNow } from './braise/odds/dinner-now';
 export { inTen, TARGET_WORDS } from './words/odds-words';
 export type { Remedy } from './braise/forecast/remedies';
@@ -102,4 +102,5 @@ export {
 } from './learning/posterior';
 export { observe, observeByHand, type Observation } from './learning/observe';
 export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/learnt';
+export { shareInterval } from './physics/share-interval';
 export { seeded, type Random } from './physics/random';

@@ -29,13 +29,24 @@ export const VARIES = {
   board: { cv: 0.25, steady: 0.15 },
   /** Minutes of what hands do between: loading, skimming, stirring in. */
   hands: { cv: 0.25, steady: 0.25 },
+  /** Size of a vegetable as it is cut. */
+  vegetableSize: { cv: 0.15, steady: 0.15 },
+  /** Its variety and age: where its window lies. */
+  variety: { cv: 0.15, steady: 0.15 },
 } as const satisfies Record<string, Spread>;
 
 /** Hands come to the lid so many minutes after the pin has fallen, and to the plates so long before all sit: even between. */
 export const WAITS = {
   lid: { from: 1, to: 4 },
   plate: { from: 2, to: 6 },
+  /** A vegetable lies so long in its pot until it is lifted out. */
+  lift: { from: 1, to: 5 },
 } as const;
+
+/** Of a fond that was scraped up, so much stays stuck at the most; skewed to none, by the square of an even draw. */
+export const STUCK_AT_MOST = 0.3;
+/** A cooker cuts out so far from what its owner knows, standard deviation, K. */
+export const CUT_OUT_K = 2.5;
 
 /** A cook who is late at one step is a little later at the next: correlation. Common practice. */
 export const LATE_TOGETHER = 0.3;

@@ -3,8 +3,11 @@ import { pieceOf } from '../meat/piece';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
+import { CUT_OUT_K, STUCK_AT_MOST, VARIES } from '../larder/what-varies';
+import { seeded } from '../physics/random';
 import {
   baseTemperatureC,
+  burnChance,
   burnLevel,
   burnVerdict,
   grainSettles,
@@ -221,5 +224,58 @@ describe('whatever lies on the base', () => {
     expect(() => verdict({ cooker: { ...DEFAULT_COOKER, baseDiameterCm: 0 }, kitchen: DEFAULT_KITCHEN })).toThrow(
       'base diameter',
     );
+  });
+});
+
+describe('how often such a pot burns', () => {
+  test('by its quadrature as by ten thousand draws', () => {
+    for (const [more, cutoutC] of [
+      [{}, 150],
+      [watts(1500), 132],
+      [{ deglaze: { liquid: 'stock', ml: 120, scraped: true }, ...watts(1300) }, 126],
+    ] as const) {
+      const plan = planFor('beef-chuck', 'chunks', 1200, { ...CLEAN, ...more });
+      const cooker = { ...plan.cooker, burnCutoutC: cutoutC };
+      const build = potBuild(cooker, plan.kitchen, plan.heat);
+      const state: BaseState = {
+        liquidC: FULL.liquidC,
+        fluxWPerM2: (build.heaterW * build.lidOnShare) / (Math.PI * (cooker.baseDiameterCm / 200) ** 2),
+        freeMl: FULL.freeMl,
+        baseAreaM2: Math.PI * (cooker.baseDiameterCm / 200) ** 2,
+        starchG: 0,
+        sticking: 'clean',
+        lyingShare: 0,
+        grainSettled: false,
+      };
+      const random = seeded(3);
+      let burnt = 0;
+      for (let n = 0; n < 10_000; n += 1) {
+        const base = baseTemperatureC({
+          ...state,
+          fluxWPerM2: state.fluxWPerM2 * Math.exp(VARIES.heatElectric.cv * random.normal()),
+          sticking: 'fond',
+          stickingShare: STUCK_AT_MOST * random.next() ** 2,
+        });
+        if (base >= cutoutC + CUT_OUT_K * random.normal()) burnt += 1;
+      }
+      const closed = burnChance(state, 'fond', cooker);
+      expect([closed, burnt / 10_000, Math.abs(closed - burnt / 10_000) < 0.015]).toEqual([
+        closed,
+        burnt / 10_000,
+        true,
+      ]);
+    }
+  });
+
+  test('a clean deglazed pot hardly ever, an unscraped one mostly; hotter is oftener', () => {
+    expect(verdict({}).chance).toBeLessThan(0.01);
+    expect(verdict({ deglaze: null }).chance).toBeGreaterThan(0.3);
+    const by = [900, 1100, 1300, 1600].map((w) => verdict({ deglaze: null, ...watts(w) }).chance);
+    expect(by).toEqual([...by].sort((a, b) => a - b));
+  });
+
+  test('nothing that was never seared is stuck', () => {
+    const plain = { sear: { school: 'none', where: 'pot', order: 'meat-first' } } as const;
+    expect(verdict(plain).chance).toBeLessThanOrEqual(verdict({}).chance);
   });
 });

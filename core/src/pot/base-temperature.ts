@@ -1,6 +1,8 @@
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
 import { isFried } from '../plan/fried';
+import { CUT_OUT_K, STUCK_AT_MOST, VARIES } from '../larder/what-varies';
+import { normalCdf, NORMAL_FIVE } from '../physics/normal';
 import type { Plan } from '../plan/plan';
 import type { Piece } from '../meat/piece';
 import type { Charge } from './charge';
@@ -185,6 +187,8 @@ export interface BurnVerdict {
   /** Stovetop: it scorches; electric: the power is cut. */
   readonly kind: 'cut-out' | 'scorch';
   readonly level: BurnLevel;
+  /** How often such a pot burns: the heater, what stays stuck after scraping, and the cut-out itself vary. */
+  readonly chance: number;
   /** From lid on. */
   readonly minute: number;
   /** Free liquid at the worst moment, ml. */
@@ -215,6 +219,40 @@ const WITHOUT: Readonly<Record<Exclude<BurnCauseId, 'heat'>, (state: BaseState) 
   'flat-meat': (state) => ({ ...state, lyingShare: 0 }),
   grain: (state) => ({ ...state, grainSettled: false }),
 };
+
+/** Draws of what stays stuck, in the middle of as many equal parts. */
+const STUCK_DRAWS = 8;
+
+/**
+ * How often a base comes to its cut-out: over the heater by a five-point quadrature, over what stays stuck after scraping in
+ * eight parts, over the cut-out in a closed form.
+ *
+ * @param state at its worst moment
+ * @param fond what the sauté left before it was scraped
+ * @param cooker its kind, and where it cuts out
+ * @returns 0 to 1
+ * Accuracy: that of its constants, from memory; within 0.01 of 10,000 draws (a test).
+ */
+export function burnChance(
+  state: BaseState,
+  fond: Sticking,
+  { kind, burnCutoutC }: Pick<Plan['cooker'], 'kind' | 'burnCutoutC'>,
+): number {
+  const heat = kind === 'electric' ? VARIES.heatElectric.cv : VARIES.heatStovetop.cv;
+  const left = STICKING[state.sticking] * (state.stickingShare ?? 1);
+  const scrapedOff = Math.max(0, STICKING[fond] - left);
+  let chance = 0;
+  for (let i = 0; i < STUCK_DRAWS; i += 1) {
+    const stuck = left + scrapedOff * STUCK_AT_MOST * ((i + 0.5) / STUCK_DRAWS) ** 2;
+    const sticks = { sticking: 'fond' as const, stickingShare: stuck / STICKING.fond };
+    NORMAL_FIVE.nodes.forEach((node, k) => {
+      const fluxWPerM2 = state.fluxWPerM2 * Math.exp(heat * node);
+      const base = baseTemperatureC({ ...state, ...sticks, fluxWPerM2 });
+      chance += ((NORMAL_FIVE.weights[k] as number) / STUCK_DRAWS) * normalCdf((base - burnCutoutC) / CUT_OUT_K);
+    });
+  }
+  return chance;
+}
 
 /** Shares less than this are not worth a word, K. */
 const LEAST_SHARE_K = 0.2;
@@ -267,6 +305,7 @@ export function burnVerdict(
     cutoutC,
     kind: plan.cooker.kind === 'stovetop' ? 'scorch' : 'cut-out',
     level: burnLevel(baseC, cutoutC),
+    chance: burnChance(state, fondOf(plan), plan.cooker),
     minute: worst.minute,
     freeMl: state.freeMl,
     sticking,

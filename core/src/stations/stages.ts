@@ -3,7 +3,9 @@ import { vegetableById } from '../larder/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
 import { portionsOf, type PortionId } from '../plan/portions';
 import type { Plan, Release, StageId, StageKind, TEXTURES } from '../plan/plan';
+import { cookRate } from '../physics/cook-value';
 import { stageOf } from '../plan/stage-settings';
+import { textureOdds } from './texture-odds';
 import type { Stretch } from '../pot/pressure-run';
 import { SECOND_MINUTES, type SecondRunTrial } from '../pot/later-stage';
 import {
@@ -13,6 +15,7 @@ import {
   ride,
   simmerMinutes,
   textureWindow,
+  vegetableCookValue,
   vegetableRider,
   vegetableTexture,
   type Doneness,
@@ -80,6 +83,8 @@ export interface StagedItem {
   readonly cookValue: number;
   readonly texture: Doneness | GrainDoneness;
   readonly met: boolean;
+  /** Chance that it has the wanted texture; null where nothing is cooked for it, or it is cooked by itself. */
+  readonly chance: number | null;
   /** Water that a grain needs and does not get, ml: short of it, it is hard. */
   readonly missingMl: number;
   /** In a simmer: minutes before the end at which it goes in. */
@@ -446,6 +451,21 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
   const here =
     place === trialOf(pot) && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
   const fixed = { ...item, fixedCm: here.sizeCm };
+  /** What one of another size collects here. */
+  const valueAt = (share: number): number => {
+    const sizeCm = here.sizeCm * share;
+    if (place === trialOf(pot) && trial && second !== null) return secondAt(item, sizeCm, trial, second).cookValue;
+    const simmers = place === simmerOf(pot) && !known.fixed.has(place);
+    const boil = {
+      seconds: (known.simmer?.minutes ?? 0) * 60,
+      fromC: pot.simmerC,
+      toC: pot.simmerC,
+      phase: 'open',
+    } as const;
+    if (simmers) return vegetableCookValue(item.id, sizeCm, [boil]);
+    const history = kindOf(place) === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main);
+    return through({ ...item, fixedCm: sizeCm }, [sizeCm], history)[0]?.cookValue ?? here.cookValue;
+  };
   const elsewhere = compared(pot)
     .filter((other) => other !== place && !(other === trialOf(pot) && !trial))
     .map((other) => {
@@ -472,11 +492,24 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
     cookValue: here.cookValue,
     texture: here.texture,
     met: here.met || place === 'flavour-only',
+    chance:
+      place === 'flavour-only' || kindOf(place) === 'apart'
+        ? null
+        : textureOdds({ ...item, cookValue: here.cookValue }, rateAt(place, kindOf(place), pot), (share) =>
+            item.kind === 'grain' ? 1 : valueAt(share) / valueAt(1),
+          ),
     missingMl: 0,
     minutesBeforeEnd: place === simmerOf(pot) && !known.fixed.has(place) ? (known.simmer?.minutes ?? null) : null,
     elsewhere,
     note: item.kind === 'vegetable' ? vegetableById(item.id).note : grainById(item.id).note,
   };
+}
+
+/** Minutes at 100 °C that are collected a minute where something cooks: at the hottest of its stage. */
+function rateAt(place: Place, kind: StageKind | 'start', pot: PotHistories): number {
+  const history = kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main);
+  const hottest = kind === 'simmer' ? pot.simmerC : history.reduce((most, { toC }) => Math.max(most, toC), 0);
+  return cookRate(hottest);
 }
 
 /** The size that would be right here, where the cook's own is not, or where the solver's differs from the usual. */

@@ -10,6 +10,8 @@ export interface SeasonCook {
   readonly plan: Plan;
   readonly events: readonly CookEvent[];
   readonly observation: Observation;
+  /** Chance of dinner in time, as it was promised when the cook began. */
+  readonly inTime: number;
 }
 
 /** Written by `node scripts/season.mjs`. */

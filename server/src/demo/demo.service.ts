@@ -79,7 +79,7 @@ export class DemoService implements OnApplicationBootstrap {
   }
 
   /** A cook of the season: as if it had been cooked here. */
-  private async lay(em: EntityManager, { id, name, plan, events, observation }: SeasonCook): Promise<void> {
+  private async lay(em: EntityManager, { id, name, plan, events, observation, inTime }: SeasonCook): Promise<void> {
     const f = forecast(plan);
     const guide = guideOf(f, printerFor('metric'));
     const finishedAt = events.at(-1)?.at ?? '';
@@ -99,7 +99,7 @@ export class DemoService implements OnApplicationBootstrap {
       em.create(CookEventEntity, { ...event, cookId: id, receivedAt: event.at } as CookEventEntity);
     }
     const state = cookState(guide, events, Date.parse(finishedAt));
-    const entry = entryOf(cook, f, state, firstGrade(events));
+    const entry = entryOf(cook, { forecast: f, inTime }, state, firstGrade(events));
     const row = em.create(LogEntryEntity, { ...columnsOf(entry, plan, observation), photo: false });
     await this.learning.learn(em, row, 1);
   }

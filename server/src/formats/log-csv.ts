@@ -51,6 +51,17 @@ const paired = (key: 'pressure' | 'toPin' | 'release', name: string): Column[] =
     read: (cell: string, into: Draft, reader: CsvReader) => void (into[key][side] = number(cell, reader)),
   }));
 
+/** A chance that was promised; a line of a notebook has none. */
+const promised = (side: 'tender' | 'inTime', name: string): Column => ({
+  heading: name,
+  at: `promised.${side}`,
+  write: (entry) => entry.promised?.[side] ?? null,
+  read: (cell, into, reader) => {
+    const chance = number(cell, reader);
+    if (chance !== null) into.flat['promised'] = { inTime: null, ...(into.flat['promised'] as object), [side]: chance };
+  },
+});
+
 /** A word of a list as people write it: upper or lower case, with blanks for lines. */
 const known = (cell: string, list: readonly string[]): string | undefined => {
   const wanted = cell
@@ -88,6 +99,7 @@ const HEADINGS: Readonly<Record<string, string>> = {
   cooker: 'cooker',
   wanted: 'wanted',
   grade: 'came out',
+  firstGrade: 'came out at first',
   boughtG: 'bought, g',
   trimmedG: 'trimmed, g',
   cookedG: 'cooked, g',
@@ -107,6 +119,7 @@ const COLUMNS: readonly Column[] = [
   words('cooker'),
   words('wanted', (cell) => known(cell, GRADES)),
   words('grade', (cell) => known(cell, GRADES)),
+  words('firstGrade', (cell) => known(cell, GRADES)),
   figure('boughtG'),
   figure('trimmedG'),
   figure('cookedG'),
@@ -115,6 +128,8 @@ const COLUMNS: readonly Column[] = [
   ...paired('release', 'letting down'),
   figure('lateMinutes'),
   figure('burns'),
+  promised('tender', 'promised tender'),
+  promised('inTime', 'promised in time'),
   {
     heading: 'moistness',
     at: 'outcome.moistness',
@@ -209,6 +224,8 @@ const FIGURES: ReadonlySet<string> = new Set([
   'cookedG',
   'lateMinutes',
   'burns',
+  'promised.tender',
+  'promised.inTime',
   ...['pressure', 'toPin', 'release'].flatMap((key) => [`${key}.planned`, `${key}.actual`]),
 ]);
 
@@ -248,6 +265,8 @@ function completed(
     release: { ...nothing, ...release },
     lateMinutes: flat['lateMinutes'] ?? null,
     burns: flat['burns'] ?? 0,
+    ...(flat['firstGrade'] === undefined ? {} : { firstGrade: flat['firstGrade'] }),
+    ...(flat['promised'] === undefined ? {} : { promised: flat['promised'] }),
     outcome,
     notes: flat['notes'] ?? '',
   };

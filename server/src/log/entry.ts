@@ -5,13 +5,13 @@ import {
   eventsThatCount,
   type CookEvent,
   type CookState,
-  type Forecast,
   type Move,
   type Observation,
   type Plan,
   type SectionId,
 } from '@hervir/core';
 import type { CookEntity, LogEntryEntity } from '../database/entities';
+import type { Promised } from '../workers/jobs';
 
 /** The first check of a cook: later ones are of meat that went back. */
 export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {
@@ -32,16 +32,29 @@ function lateBy(minutes: number): number | null {
   return minutes < SAME_EVENING.from || minutes > SAME_EVENING.to ? null : Math.round(minutes);
 }
 
+const share = (chance: number): number => Math.round(Math.min(1, Math.max(0, chance)) * 1000) / 1000;
+
+function promiseOf({ forecast: { tenderness }, inTime }: Promised): NonNullable<LogEntry['promised']> {
+  const { at, past } = tenderness.chance;
+  return { tender: share(at + past), inTime: inTime === null ? null : share(inTime) };
+}
+
 /**
  * The log's line of a finished cook.
  *
  * @param cook as kept
- * @param f its plan's forecast; null where the plan cannot be reckoned any more
+ * @param known its plan's forecast, and what it promised; null where the plan cannot be reckoned any more
  * @param state its end
  * @param first what the fork found first: what is learnt from; the line says what it found last
  */
-export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, first: LogEntry['grade']): LogEntry {
+export function entryOf(
+  cook: CookEntity,
+  known: Promised | null,
+  state: CookState,
+  first: LogEntry['grade'],
+): LogEntry {
   const { plan } = cook;
+  const f = known?.forecast ?? null;
   const took = (section: SectionId): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
   const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
   const toPin = (): number | null => {
@@ -70,6 +83,7 @@ export function entryOf(cook: CookEntity, f: Forecast | null, state: CookState, 
     release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
     lateMinutes: lateBy(state.dinner.driftMinutes),
     burns: state.burns,
+    ...(known === null ? {} : { promised: promiseOf(known) }),
     outcome: { moistness: null, sauce: null, vegetables: {} },
     notes: state.notes
       .map(({ text }) => text)

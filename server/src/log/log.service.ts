@@ -154,7 +154,13 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     if (!there) return;
     // Its plan is never changed: what is reckoned of it can be reckoned before anything is written.
     const reckoned =
-      there.finishedAt === null ? null : await this.workers.run('forecast', { plan: there.plan, units: there.units });
+      there.finishedAt === null
+        ? null
+        : await this.workers.run('promised', {
+            plan: there.plan,
+            units: there.units,
+            begunAt: there.startedAt,
+          });
     await this.writes.run(async (em) => {
       const cook = await em.findOne(CookEntity, { id });
       if (!cook) return;
@@ -347,7 +353,20 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     const losses = await this.ask<LogCharts['losses'][number]>(
       'select `cut`, avg(`trim_share`) as `trim`, avg(`cook_share`) as `cook`, count(*) as `cooks` from `log_entry` group by `cut` having `trim` is not null or `cook` is not null order by count(*) desc',
     );
-    return { toPin, cuts, late, losses };
+    // A lid that went back on says that the first check found it short.
+    const promises = await this.ask<LogCharts['promises'][number]>(
+      `select 'tender' as \`kind\`, avg(\`promised\`) as \`promised\`, count(*) as \`cooks\`, sum(\`kept\`) as \`kept\` from (
+         select json_extract(\`entry\`, '$.promised.tender') as \`promised\`,
+           \`result\` <> 'short' and json_extract(\`entry\`, '$.firstGrade') is null as \`kept\`
+         from \`log_entry\` where \`result\` <> 'unknown'
+       ) where \`promised\` is not null group by round(\`promised\` * 10)
+       union all
+       select 'in-time', avg(\`promised\`), count(*), sum(\`kept\`) from (
+         select json_extract(\`entry\`, '$.promised.inTime') as \`promised\`, \`late\` <= 0 as \`kept\`
+         from \`log_entry\` where \`late\` is not null
+       ) where \`promised\` is not null group by round(\`promised\` * 10)`,
+    );
+    return { toPin, cuts, late, losses, promises };
   }
 
   /** Everything, the oldest first, for a file. */

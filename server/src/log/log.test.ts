@@ -91,6 +91,23 @@ describe('the log of the demo kitchen', () => {
     expect(losses.every(({ cook }) => cook === null || (cook > 0.1 && cook < 0.7))).toBe(true);
   });
 
+  test('what was promised stands beside what came of it: fourteen cooks, each told once of each kind', async () => {
+    const { promises, cuts } = await get<LogCharts>('/api/log/charts');
+    const of = (kind: LogCharts['promises'][number]['kind']): { cooks: number; kept: number } => ({
+      cooks: promises.filter((one) => one.kind === kind).reduce((sum, { cooks }) => sum + cooks, 0),
+      kept: promises.filter((one) => one.kind === kind).reduce((sum, { kept }) => sum + kept, 0),
+    });
+    expect(of('tender').cooks).toBe(14);
+    // None of the season went back into the pot: kept is what came out as wanted, or past it.
+    expect(of('tender').kept).toBe(cuts.reduce((sum, { asWanted, past }) => sum + asWanted + past, 0));
+    expect(of('in-time').cooks).toBe(14);
+    for (const { promised, cooks, kept } of promises) {
+      expect(promised).toBeGreaterThan(0);
+      expect(promised).toBeLessThan(1);
+      expect(kept).toBeLessThanOrEqual(cooks);
+    }
+  });
+
   test('tells the cook something true that changes the next plan: the steel pot is weak, goat shoulder tough', async () => {
     const learnt = await get<LearntView[]>('/api/learning');
     const of = (key: string): LearntView | undefined => learnt.find((one) => one.key === key);

@@ -4,6 +4,8 @@
  */
 import { faultOfPlanError, readPlan as readPlanNow, type Read, type RecipeReading } from '@hervir/contract';
 import {
+  chanceBy,
+  dinnerOdds,
   forecast as forecastNow,
   guideOf,
   PlanError,
@@ -39,6 +41,31 @@ function reckoned<T>(work: () => T): Read<T> {
 /** A forecast of a plan. */
 export const forecast = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Forecast> =>
   reckoned(() => forecastNow(plan, units));
+
+/** What a cook was promised when it was begun. */
+export interface Promised {
+  readonly forecast: Forecast;
+  /** Chance of dinner in time, begun when it was; null where no time was named. */
+  readonly inTime: number | null;
+}
+
+/** A forecast with the chance that its dinner is in time, for who begins so late, or so early. */
+export const promised = ({
+  plan,
+  units,
+  begunAt,
+}: {
+  plan: Plan;
+  units: UnitSystem;
+  begunAt: string;
+}): Read<Promised> =>
+  reckoned(() => {
+    const found = forecastNow(plan, units);
+    const { startAt } = found.clock;
+    if (startAt === null) return { forecast: found, inTime: null };
+    const late = (Date.parse(begunAt) - Date.parse(startAt)) / 60_000;
+    return { forecast: found, inTime: chanceBy(dinnerOdds(found), -late) };
+  });
 
 /** A forecast with the guide through its cook. */
 export const guide = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Reckoned> =>

@@ -1,4 +1,4 @@
-import { printerFor, type Forecast } from '@hervir/core';
+import { inTen, printerFor, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { LEVEL_TONES, Verdict } from '../shared/verdict';
@@ -13,6 +13,7 @@ export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; r
   return (
     <section aria-label="The base" className="base-verdict">
       <Verdict tone={LEVEL_TONES[burn.level]}>{burn.text}</Verdict>
+      <p className="dim">How often such a pot burns: {inTen(burn.chance).replace('nearly sure', 'nearly always')}.</p>
       <ul className="causes">
         {burn.causes.map(({ cause, text, kelvin, remedies }) => (
           <li key={cause}>

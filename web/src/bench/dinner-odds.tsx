@@ -104,6 +104,8 @@ const HEIGHT = 92;
 const BASE = 58;
 const TOP = 8;
 const PAD = 22;
+/** Of the one side, so much is shown of the other at the least. */
+const ROOM = 0.35;
 
 /** How many of a hundred evenings have dinner at each minute, as a hill over the clock. */
 function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: string }): ReactNode {
@@ -111,7 +113,11 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
   const { byMinute } = odds;
   const first = byMinute[0]?.minute ?? 0;
   const last = byMinute.at(-1)?.minute ?? 0;
-  const x = scaleLinear([first, last], [PAD, Math.max(PAD + 1, width - PAD)]);
+  // Room for the words on either side of the time, also where a dish beside lets dinner be no earlier.
+  const x = scaleLinear(
+    [Math.min(first, -ROOM * Math.max(1, last)), Math.max(last, -ROOM * first)],
+    [PAD, Math.max(PAD + 1, width - PAD)],
+  );
   // Over three minutes: what two thousand evenings have in one is uneven.
   const heights = byMinute.map(({ minute }, i) => ({
     minute,

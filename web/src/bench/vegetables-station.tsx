@@ -1,4 +1,5 @@
 import {
+  inTen,
   GRAINS,
   grainById,
   LIMITS,
@@ -245,6 +246,7 @@ function Outcome({
     <div className="outcome">
       <Verdict tone={item.met ? 'fits' : 'wrong'}>
         {placeName(plan, item.place)}: {textureWord(item.texture)}
+        {item.met && item.chance !== null ? ` (${inTen(item.chance)})` : ''}
         {size}
         {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
         {item.missingMl > 0 ? `; ${print('volume', item.missingMl)} of water missing` : ''}

@@ -8,6 +8,8 @@ import { request } from '../api/client';
 import { keys } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useWidth } from '../shared/use-width';
+import { Chart } from './chart';
+import { Reliability } from './reliability';
 import { cutName } from './words';
 
 const HEIGHT = 190;
@@ -25,34 +27,15 @@ export function Charts(): ReactNode {
   if (charts.error)
     return <Trouble what="The charts cannot be drawn." error={charts.error} again={() => void charts.refetch()} />;
   if (!charts.data) return <p className="dim">Opening…</p>;
-  const { toPin, cuts, late, losses } = charts.data;
+  const { toPin, cuts, late, losses, promises } = charts.data;
   return (
     <div className="log-charts">
       <SlowPots points={toPin} />
       <ToughCuts cuts={cuts} />
       <Late bins={late} />
       <Losses losses={losses} />
+      <Reliability promises={promises} />
     </div>
-  );
-}
-
-function Chart({
-  question,
-  answer,
-  children,
-}: {
-  readonly question: string;
-  readonly answer: string;
-  readonly children: ReactNode;
-}): ReactNode {
-  return (
-    <figure className="vessel log-chart">
-      <figcaption>
-        <h2>{question}</h2>
-        <p>{answer}</p>
-      </figcaption>
-      {children}
-    </figure>
   );
 }
 

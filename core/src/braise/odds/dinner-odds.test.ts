@@ -115,7 +115,7 @@ describe.each(EVENINGS)('%s', (_name, plan) => {
   });
 
   test('begun as much earlier as it says, dinner is as sure as it says', () => {
-    for (const { chance, earlier } of odds.beginnings.filter((one) => one.earlier > 0)) {
+    for (const { chance, earlier } of odds.beginnings.filter((one) => one.chance === 0.8 || one.chance === 0.95)) {
       const spared = { ...plan, ...withSpare(plan, base.clock.tasks, earlier) };
       const sooner = forecast(spared);
       expect(spareOf(spared, sooner.clock.tasks)).toBe(earlier);
@@ -159,6 +159,17 @@ test('what the log has taught narrows the spread; what is another animal’s sta
   expect(spreadAfter(VARIES.sear, 0)).toBe(VARIES.sear.cv);
   expect(spreadAfter(VARIES.sear, 10_000)).toBeCloseTo(VARIES.sear.steady, 3);
   for (const { cv, steady } of Object.values(VARIES)) expect(steady).toBeLessThanOrEqual(cv);
+});
+
+test('a dish beside ends with the meal: dinner is no earlier, and in time where nothing else is late', () => {
+  const polenta = {
+    name: 'Polenta',
+    tasks: [{ label: 'Let it swell', minutes: 30, handsOn: false, resource: 'side-burner' as const }],
+  };
+  const [alone, beside] = [plain, { ...plain, sides: [polenta] }].map((plan) => dinnerOdds(forecast(plan)));
+  expect(alone?.p10).toBeLessThan(-1);
+  expect(beside?.p10).toBeCloseTo(0, 6);
+  expect(beside?.inTime).toBeCloseTo(alone?.inTime ?? 0, 2);
 });
 
 test('without a sear there is less that hands can draw out, and it says so', () => {

@@ -289,12 +289,32 @@ export function dinnerOdds(base: Forecast, evenings = EVENINGS): DinnerOdds {
   };
 }
 
+/** A dish beside that ends with the meal ends at it, whatever its minutes add up to in the last digit. */
+const SAME = 1e-6;
+
+/**
+ * Chance that dinner is on the table so many minutes after its time, or before: begun ten minutes late, it is in time as
+ * often as one begun in time is ten minutes early.
+ *
+ * @param odds of the plan
+ * @param minute after its time; before it below 0
+ * @example chanceBy({ byMinute: [{ minute: 0, chance: 0.4 }, { minute: 1, chance: 0.6 }] }, 0.5) // 0.5
+ */
+export function chanceBy({ byMinute }: Pick<DinnerOdds, 'byMinute'>, minute: number): number {
+  const [first] = byMinute;
+  if (first === undefined || minute < first.minute) return 0;
+  const at = Math.min(byMinute.length - 1, Math.floor(minute - first.minute));
+  const [low, high] = [byMinute[at], byMinute[Math.min(byMinute.length - 1, at + 1)]];
+  const part = Math.min(1, minute - first.minute - at);
+  return (low?.chance ?? 0) + part * ((high?.chance ?? 0) - (low?.chance ?? 0));
+}
+
 /** Share of sorted values that are at most so much. */
 export function shareBelow(sorted: Float64Array, value: number): number {
   let [low, high] = [0, sorted.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((sorted[middle] as number) <= value) low = middle + 1;
+    if ((sorted[middle] as number) <= value + SAME) low = middle + 1;
     else high = middle;
   }
   return low / sorted.length;
