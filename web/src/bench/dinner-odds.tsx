@@ -118,10 +118,12 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
     [Math.min(first, -ROOM * Math.max(1, last)), Math.max(last, -ROOM * first)],
     [PAD, Math.max(PAD + 1, width - PAD)],
   );
-  // Over three minutes: what two thousand evenings have in one is uneven.
-  const heights = byMinute.map(({ minute }, i) => ({
+  // Over three minutes, for what two thousand evenings have in one is uneven; what ends just in time stands on that side.
+  const by = (minute: number): number =>
+    minute < first ? 0 : minute >= last ? 1 : (byMinute[minute - first]?.chance ?? 0);
+  const heights = Array.from({ length: last - first + 5 }, (_, i) => first - 3 + i).map((minute) => ({
     minute,
-    share: ((byMinute[i + 1] ?? byMinute[i])?.chance ?? 1) - (byMinute[i - 2]?.chance ?? 0),
+    share: by(minute + 2) - by(minute - 1),
   }));
   const y = scaleLinear([0, Math.max(...heights.map(({ share }) => share), 0.01)], [BASE, TOP]);
   const hill = (some: typeof heights): string =>

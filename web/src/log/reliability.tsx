@@ -30,7 +30,7 @@ function told(promises: Promises, kind: Kind, word: string): string | null {
   const promised = own.reduce((sum, one) => sum + one.promised * one.cooks, 0) / cooks;
   const [from, to] = shareInterval(kept, cooks, EIGHT_IN_TEN);
   const fits = promised >= from && promised <= to;
-  return `Of ${cooks} ${word}, ${inTen(promised)} on the whole, ${kept} were: ${fits ? 'as the odds said' : kept / cooks < promised ? 'fewer than the odds said' : 'more than the odds said'}.`;
+  return `Of ${cooks} ${word}, ${inTen(promised)} on the whole, ${kept} ${kept === 1 ? 'was' : 'were'}: ${fits ? 'as the odds said' : kept / cooks < promised ? 'fewer than the odds said' : 'more than the odds said'}.`;
 }
 
 /** Of the cooks that were promised so much, how many came so: on the line the odds are true, above it they were too careful. */
@@ -50,7 +50,7 @@ export function Reliability({ promises }: { readonly promises: Promises }): Reac
               <g key={share}>
                 <line x1={x(0)} x2={x(1)} y1={y(share)} y2={y(share)} stroke="var(--hair)" />
                 <text x={LEFT - 6} y={y(share) + 4} textAnchor="end">
-                  {share * 10} in 10
+                  {share === 0 ? 'none' : share === 1 ? 'all' : 'half'}
                 </text>
                 <text
                   x={x(share)}
@@ -90,8 +90,8 @@ export function Reliability({ promises }: { readonly promises: Promises }): Reac
             {sign} {word}
           </span>
         ))}
-        <span>on the dashed line the odds are true; the bars are what so few cooks leave open</span>
       </p>
+      <p className="dim">On the dashed line the odds are true; the bars are what so few cooks leave open.</p>
     </Chart>
   );
 }
