@@ -5,13 +5,20 @@ import {
   eventsThatCount,
   type CookEvent,
   type CookState,
+  type Forecast,
   type Move,
   type Observation,
   type Plan,
   type SectionId,
 } from '@hervir/core';
 import type { CookEntity, LogEntryEntity } from '../database/entities';
-import type { Promised } from '../workers/jobs';
+
+/** What a cook was promised when it was begun. */
+export interface Promised {
+  readonly forecast: Forecast;
+  /** Chance of dinner in time, begun when it was; null where no time was named. */
+  readonly inTime: number | null;
+}
 
 /** The first check of a cook: later ones are of meat that went back. */
 export function firstGrade(events: readonly CookEvent[]): LogEntry['grade'] {

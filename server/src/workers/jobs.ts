@@ -19,6 +19,7 @@ import {
   type Plan,
   type UnitSystem,
 } from '@hervir/core';
+import type { Promised } from '../log/entry';
 import { readRecipe as readRecipeNow, type PutRight } from '../recipes/read-recipe';
 
 export { makeBackup } from '../backup/make-backup';
@@ -41,13 +42,6 @@ function reckoned<T>(work: () => T): Read<T> {
 /** A forecast of a plan. */
 export const forecast = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Forecast> =>
   reckoned(() => forecastNow(plan, units));
-
-/** What a cook was promised when it was begun. */
-export interface Promised {
-  readonly forecast: Forecast;
-  /** Chance of dinner in time, begun when it was; null where no time was named. */
-  readonly inTime: number | null;
-}
 
 /** A forecast with the chance that its dinner is in time, for who begins so late, or so early. */
 export const promised = ({
