@@ -4,6 +4,7 @@ import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { benchKitchen } from './bench-kitchen.mjs';
 import { benchLog } from './bench-log.mjs';
+import { benchOdds } from './bench-odds.mjs';
 import { benchScreen } from './bench-screen.mjs';
 import { buildReckoning, install, root } from './lib.mjs';
 
@@ -168,6 +169,7 @@ else {
   say(`ratio: ${(best.time / ownTime).toFixed(0)} times faster (bar 10)`);
 }
 
+if (process.argv.includes('--odds')) benchOdds(say);
 if (process.argv.includes('--screen')) await benchScreen(say);
 if (process.argv.includes('--log')) await benchLog(say);
 if (process.argv.includes('--kitchen')) await benchKitchen();

@@ -225,6 +225,10 @@ describe('the headless command', () => {
       piece: { count: 8 },
       clock: { eatAt: WHOLE.serveAt },
     });
+    const { dinner } = JSON.parse(stdout) as { dinner: { p10: number; p50: number; p90: number; inTime: number } };
+    expect(dinner.p10).toBeLessThan(dinner.p50);
+    expect(dinner.p50).toBeLessThan(dinner.p90);
+    expect(dinner.inTime).toBeGreaterThan(0);
   });
 
   test('one line a fault, and exits 2', () => {

@@ -1,4 +1,4 @@
-import { forecast, guideOf, portionsIn, printerFor, type Plan } from '@hervir/core';
+import { dinnerOdds, forecast, guideOf, portionsIn, printerFor, type Plan } from '@hervir/core';
 import { faultLine, type Fault } from './fault';
 import { readPlan } from './plan';
 
@@ -20,11 +20,14 @@ function refused(faults: readonly Fault[]): CommandResult {
  * The headless command without its files: plan text in, forecast text out.
  *
  * @param text of the plan file
- * @returns forecast as one JSON document and 0; or one line a fault and 2
+ * @returns forecast as one JSON document, with the odds of its dinner, and 0; or one line a fault and 2
  * @example forecastCommand('{}').exitCode // 2
  */
 export function forecastCommand(text: string): CommandResult {
-  return command(text, (plan) => forecast(plan));
+  return command(text, (plan) => {
+    const f = forecast(plan);
+    return { ...f, dinner: dinnerOdds(f) };
+  });
 }
 
 /**
