@@ -163,6 +163,7 @@ function OpenBench(): ReactNode {
   /** While the handle is dragged the sentence and the line go first; what is around them follows as time allows. */
   const settled = useDeferredValue(forecast);
   const alternatives = useBeside('alternatives', plan);
+  const odds = useBeside('dinner', plan);
   const faultAt = useFaults(reckoning, save);
   const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
   const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);
@@ -277,6 +278,7 @@ function OpenBench(): ReactNode {
                 forecast={forecast}
                 minutes={shown?.pressureMinutes ?? forecast.pressureMinutes}
                 height={lineHeight(forecast)}
+                odds={odds}
                 showCore={showCore}
                 onMove={(task, earlier) => edit((before) => moveTask(before, task, earlier))}
                 onStage={(stage, minutes) =>

@@ -1,4 +1,4 @@
-import { printDuration, TARGET_BAND, type Forecast } from '@hervir/core';
+import { printDuration, TARGET_BAND, type DinnerOdds, type Forecast } from '@hervir/core';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { clockTime, GRADE_WORDS, timeOfMinute, WANTED_WORDS } from '../words';
 import { useUnits } from '../use-units';
@@ -20,11 +20,21 @@ interface Props {
   readonly onMove: (task: string, earlier: number) => void;
   /** A later stage is given so many minutes. */
   readonly onStage: (stage: string, minutes: number) => void;
+  /** When each part is over, in eight of ten evenings; null until that is reckoned. */
+  readonly odds?: DinnerOdds | null;
 }
 
 /** The time of day of a minute of the plan; the minute itself where it names no time. */
 const timeAt = ({ clock }: Forecast, minute: number): string =>
   timeOfMinute(clock.startAt, minute) ?? `${Math.round(minute)} min`;
+
+/** How far each pin is off in eight of ten evenings, minutes, in the order of the pins. */
+function pinSpreads({ clock }: Forecast, odds: DinnerOdds): { readonly p10: number; readonly p90: number }[] {
+  const parts = new Map(odds.parts.map((part) => [part.id, part]));
+  return clock.tasks
+    .filter(({ work }) => work.kind === 'come-up' || work.kind === 'let-down')
+    .flatMap(({ id }) => parts.get(id) ?? []);
+}
 
 /** In words, for who cannot see it and for print. */
 export function lineInWords(forecast: Forecast, print: (kind: 'temperature', value: number) => string): string {
@@ -47,6 +57,7 @@ export function Line({
   showCore,
   onMove,
   onStage,
+  odds = null,
 }: Props): ReactNode {
   const [box, width] = useWidth();
   const { print } = useUnits();
@@ -60,6 +71,8 @@ export function Line({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- layout is made of these
     [forecast, width, height, held],
   );
+  /** While the handle is dragged they are not known, and stay away. */
+  const spreads = odds === null || held !== null ? [] : pinSpreads(forecast, odds);
   const longest = Math.max(forecast.pressureMinutes, forecast.tenderness.byMinute.at(-1)?.minutes ?? 0);
   const clamp = useCallback((minutes: number) => Math.min(longest, Math.max(0, Math.round(minutes))), [longest]);
 
@@ -167,6 +180,15 @@ export function Line({
             </text>
             {g.pins.map((pin, i) => (
               <g key={i}>
+                {spreads[i] && (
+                  <line
+                    className="line-spread"
+                    x1={pin.x + g.x(spreads[i].p10) - g.x(0)}
+                    x2={pin.x + g.x(spreads[i].p90) - g.x(0)}
+                    y1={g.top - 16}
+                    y2={g.top - 16}
+                  />
+                )}
                 <line x1={pin.x} x2={pin.x} y1={g.top - 14} y2={g.base} stroke="var(--rim)" strokeDasharray="3 3" />
                 <circle
                   cx={pin.x}
