@@ -353,18 +353,23 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     const losses = await this.ask<LogCharts['losses'][number]>(
       'select `cut`, avg(`trim_share`) as `trim`, avg(`cook_share`) as `cook`, count(*) as `cooks` from `log_entry` group by `cut` having `trim` is not null or `cook` is not null order by count(*) desc',
     );
-    // A lid that went back on says that the first check found it short.
+    // A lid that went back on says that the first check found it short; what is no JSON any more says nothing.
+    const said = (path: string): string =>
+      `case when json_valid(\`entry\`) then json_extract(\`entry\`, '$.${path}') end`;
+    const counted = (kind: string, promised: string, kept: string, known: string): string =>
+      `select '${kind}' as \`kind\`, avg(\`promised\`) as \`promised\`, count(*) as \`cooks\`, sum(\`kept\`) as \`kept\` from (
+         select ${said(promised)} as \`promised\`, ${kept} as \`kept\` from \`log_entry\` where ${known}
+       ) where \`promised\` is not null group by round(\`promised\` * 10)`;
     const promises = await this.ask<LogCharts['promises'][number]>(
-      `select 'tender' as \`kind\`, avg(\`promised\`) as \`promised\`, count(*) as \`cooks\`, sum(\`kept\`) as \`kept\` from (
-         select json_extract(\`entry\`, '$.promised.tender') as \`promised\`,
-           \`result\` <> 'short' and json_extract(\`entry\`, '$.firstGrade') is null as \`kept\`
-         from \`log_entry\` where \`result\` <> 'unknown'
-       ) where \`promised\` is not null group by round(\`promised\` * 10)
-       union all
-       select 'in-time', avg(\`promised\`), count(*), sum(\`kept\`) from (
-         select json_extract(\`entry\`, '$.promised.inTime') as \`promised\`, \`late\` <= 0 as \`kept\`
-         from \`log_entry\` where \`late\` is not null
-       ) where \`promised\` is not null group by round(\`promised\` * 10)`,
+      [
+        counted(
+          'tender',
+          'promised.tender',
+          `\`result\` <> 'short' and ${said('firstGrade')} is null`,
+          "`result` <> 'unknown'",
+        ),
+        counted('in-time', 'promised.inTime', '`late` <= 0', '`late` is not null'),
+      ].join(' union all '),
     );
     return { toPin, cuts, late, losses, promises };
   }
