@@ -185,8 +185,8 @@ export function Line({
                     className="line-spread"
                     x1={pin.x + g.x(spreads[i].p10) - g.x(0)}
                     x2={pin.x + g.x(spreads[i].p90) - g.x(0)}
-                    y1={g.top - 16}
-                    y2={g.top - 16}
+                    y1={g.top - 6}
+                    y2={g.top - 6}
                   />
                 )}
                 <line x1={pin.x} x2={pin.x} y1={g.top - 14} y2={g.base} stroke="var(--rim)" strokeDasharray="3 3" />
