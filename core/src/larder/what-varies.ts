@@ -35,6 +35,14 @@ export const VARIES = {
   variety: { cv: 0.15, steady: 0.15 },
 } as const satisfies Record<string, Spread>;
 
+/**
+ * Heat that reaches a pot, by what it stands on.
+ *
+ * @example heaterSpread('stovetop').cv // 0.15
+ */
+export const heaterSpread = (kind: 'electric' | 'stovetop'): Spread =>
+  kind === 'electric' ? VARIES.heatElectric : VARIES.heatStovetop;
+
 /** Hands come to the lid so many minutes after the pin has fallen, and to the plates so long before all sit: even between. */
 export const WAITS = {
   lid: { from: 1, to: 4 },

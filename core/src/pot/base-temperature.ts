@@ -1,7 +1,7 @@
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
 import { isFried } from '../plan/fried';
-import { CUT_OUT_K, STUCK_AT_MOST, VARIES } from '../larder/what-varies';
+import { CUT_OUT_K, heaterSpread, STUCK_AT_MOST } from '../larder/what-varies';
 import { normalCdf, NORMAL_FIVE } from '../physics/normal';
 import type { Plan } from '../plan/plan';
 import type { Piece } from '../meat/piece';
@@ -238,7 +238,7 @@ export function burnChance(
   fond: Sticking,
   { kind, burnCutoutC }: Pick<Plan['cooker'], 'kind' | 'burnCutoutC'>,
 ): number {
-  const heat = kind === 'electric' ? VARIES.heatElectric.cv : VARIES.heatStovetop.cv;
+  const heat = heaterSpread(kind).cv;
   const left = STICKING[state.sticking] * (state.stickingShare ?? 1);
   const scrapedOff = Math.max(0, STICKING[fond] - left);
   let chance = 0;

@@ -451,20 +451,14 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
   const here =
     place === trialOf(pot) && trial && second !== null ? secondAt(item, chosen.sizeCm, trial, second) : chosen;
   const fixed = { ...item, fixedCm: here.sizeCm };
+  const simmers = place === simmerOf(pot) && !known.fixed.has(place);
   /** What one of another size collects here. */
-  const valueAt = (share: number): number => {
-    const sizeCm = here.sizeCm * share;
+  const valueAt = (sizeCm: number): number => {
     if (place === trialOf(pot) && trial && second !== null) return secondAt(item, sizeCm, trial, second).cookValue;
-    const simmers = place === simmerOf(pot) && !known.fixed.has(place);
-    const boil = {
-      seconds: (known.simmer?.minutes ?? 0) * 60,
-      fromC: pot.simmerC,
-      toC: pot.simmerC,
-      phase: 'open',
-    } as const;
-    if (simmers) return vegetableCookValue(item.id, sizeCm, [boil]);
-    const history = kindOf(place) === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main);
-    return through({ ...item, fixedCm: sizeCm }, [sizeCm], history)[0]?.cookValue ?? here.cookValue;
+    const seconds = (known.simmer?.minutes ?? 0) * 60;
+    if (simmers)
+      return vegetableCookValue(item.id, sizeCm, [{ seconds, fromC: pot.simmerC, toC: pot.simmerC, phase: 'open' }]);
+    return through(item, [sizeCm], historyAt(pot, place, kindOf(place)))[0]?.cookValue ?? here.cookValue;
   };
   const elsewhere = compared(pot)
     .filter((other) => other !== place && !(other === trialOf(pot) && !trial))
@@ -492,24 +486,31 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
     cookValue: here.cookValue,
     texture: here.texture,
     met: here.met || place === 'flavour-only',
-    chance:
-      place === 'flavour-only' || kindOf(place) === 'apart'
-        ? null
-        : textureOdds({ ...item, cookValue: here.cookValue }, rateAt(place, kindOf(place), pot), (share) =>
-            item.kind === 'grain' ? 1 : valueAt(share) / valueAt(1),
-          ),
+    chance: chanceHere(item, here, place, kindOf(place), pot, valueAt),
     missingMl: 0,
-    minutesBeforeEnd: place === simmerOf(pot) && !known.fixed.has(place) ? (known.simmer?.minutes ?? null) : null,
+    minutesBeforeEnd: simmers ? (known.simmer?.minutes ?? null) : null,
     elsewhere,
     note: item.kind === 'vegetable' ? vegetableById(item.id).note : grainById(item.id).note,
   };
 }
 
-/** Minutes at 100 °C that are collected a minute where something cooks: at the hottest of its stage. */
-function rateAt(place: Place, kind: StageKind | 'start', pot: PotHistories): number {
-  const history = kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main);
-  const hottest = kind === 'simmer' ? pot.simmerC : history.reduce((most, { toC }) => Math.max(most, toC), 0);
-  return cookRate(hottest);
+/** How likely something has its texture where it is; null where nothing is cooked for it, or it is cooked by itself. */
+function chanceHere(
+  item: Item,
+  { sizeCm, cookValue }: Outcome,
+  place: Place,
+  kind: StageKind | 'start',
+  pot: PotHistories,
+  valueAt: (sizeCm: number) => number,
+): number | null {
+  if (place === 'flavour-only' || kind === 'apart') return null;
+  // At the hottest of its stage.
+  const hottest =
+    kind === 'simmer' ? pot.simmerC : historyAt(pot, place, kind).reduce((most, { toC }) => Math.max(most, toC), 0);
+  const usual = item.kind === 'grain' ? cookValue : valueAt(sizeCm);
+  return textureOdds({ ...item, cookValue }, cookRate(hottest), (share) =>
+    item.kind === 'grain' || share === 1 ? 1 : valueAt(sizeCm * share) / usual,
+  );
 }
 
 /** The size that would be right here, where the cook's own is not, or where the solver's differs from the usual. */
@@ -530,13 +531,17 @@ function suggestion(
       ? second !== null
         ? (bySize(item, pot.second)[second] ?? [])
         : []
-      : through(item, sizes, kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main));
+      : through(item, sizes, historyAt(pot, place, kind));
   const found = outcomes.filter(({ met }) => met).sort((a, b) => against(a) - against(b))[0];
   return found?.sizeCm ?? null;
 }
 
 const fixedAt = (pot: PotHistories, place: Place): readonly Stretch[] | undefined =>
   pot.fixed?.find(({ id }) => id === place)?.history;
+
+/** What the pot does around what goes in at a place that is not sought any more. */
+const historyAt = (pot: PotHistories, place: Place, kind: StageKind | 'start'): readonly Stretch[] =>
+  kind === 'off-heat' ? pot.rest : (fixedAt(pot, place) ?? pot.main);
 
 /** Places in the order of the evening. */
 function orderOf(pot: PotHistories): Place[] {

@@ -129,9 +129,13 @@ const COUNTS: readonly RegExp[] = [
   new RegExp(String.raw`(?:\bx|×|,|\(|\s)\s*${RANGE_OF}(?:\s*(?:large|small|medium|whole|big))?\s*(?:\)|,|$)`),
 ];
 
+/** Where a count stands. */
+const countAt = (words: string): RegExpExecArray | undefined =>
+  COUNTS.map((pattern) => pattern.exec(words)).find((one) => one !== null);
+
 /** How many of a thing; of a range the middle; null where nothing says so. */
 function countIn(words: string): number | null {
-  const found = COUNTS.map((pattern) => pattern.exec(words)).find((one) => one !== null);
+  const found = countAt(words);
   if (found) return found[2] === undefined ? Number(found[1]) : (Number(found[1]) + Number(found[2])) / 2;
   return /^(?:an?|small|large|handful|knob|bunch|head|bulb|splash|pinch|dash)\b/.test(words) ? 1 : null;
 }
@@ -218,8 +222,7 @@ export function numbersLeft(line: string, as: TakenAs): string[] {
   const same = all.filter((one) => alike(words, one, all));
   for (const one of same.flatMap((each) => together(words, each, all))) blank(one.from, one.to);
   // How many: an amount by itself, or how many of a tin.
-  const count =
-    amountOf(line, as) === null ? undefined : COUNTS.map((pattern) => pattern.exec(words)).find((one) => one !== null);
+  const count = amountOf(line, as) === null ? undefined : countAt(words);
   if (count) blank(count.index, count.index + count[0].length);
   for (const pattern of NO_AMOUNTS)
     for (const found of words.matchAll(pattern)) blank(found.index, found.index + found[0].length);

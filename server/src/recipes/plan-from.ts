@@ -21,7 +21,7 @@ import {
 } from '@hervir/core';
 import type { TakenAs } from './ingredient-words';
 import type { ListedLine } from './parts';
-import type { MethodReading } from './read-method';
+import { NIGHT_HOURS, type MethodReading } from './read-method';
 
 /** A line of ingredients, taken for something. */
 export type TakenLine = RecipeLine & { readonly as: TakenAs };
@@ -49,8 +49,6 @@ const BY_THE_SPOON: ReadonlySet<string> = new Set(['vinegar', 'balsamic', 'citru
 const SPOONS_ML = 30;
 /** What deglazes at most; the rest of the wine is poured in, ml. Common practice. */
 const SPLASH_ML = 150;
-/** Where no hours of a marinade are said, a night. Common practice. */
-const NIGHT_HOURS = 12;
 
 /** The ids of a method's later stages, in their order: Hervir's own for the first of each kind, then ones of the recipe. */
 export function stageIds(method: MethodReading): string[] {

@@ -56,11 +56,13 @@ export interface MethodReading {
   readonly notes: readonly string[];
 }
 
-const MEAT =
-  /\b(?:meat|beef|pork|lamb|goat|mutton|shanks?|ribs?|cheeks?|oxtail|brisket|roast|shoulder|shin|joint|hocks?|neck)\b/;
+const MEAT_WORDS =
+  'meat|beef|pork|lamb|goat|mutton|shanks?|ribs?|cheeks?|oxtail|brisket|roast|shoulder|shin|joint|hocks?|neck';
+const MEAT = new RegExp(String.raw`\b(?:${MEAT_WORDS})\b`);
 const ADDS = /\b(?:add|stir in|put|tip|drop|throw|pour|place|scatter|toss in|return|nestle|lay)\b/;
-const LIFTS =
-  /\b(?:remove|take|lift|transfer|fish|move)(?: out)? (?:the |all |cooked |your |of )*(?:meat|beef|pork|lamb|goat|mutton|shanks?|ribs?|cheeks?|oxtail|brisket|roast|shoulder|shin|joint|hocks?|neck)\b/;
+const LIFTS = new RegExp(
+  String.raw`\b(?:remove|take|lift|transfer|fish|move)(?: out)? (?:the |all |cooked |your |of )*(?:${MEAT_WORDS})\b`,
+);
 const BROWNS = /\b(?:brown(?:ed|ing)?|sear(?:ed|ing)?|seal(?:ed)?|fry|fried|saut\w*|caramel\w*)\b/;
 /** Something else that cooks beside, or the sauce by itself: not the meat's time. */
 const NOT_THE_MEAT =
@@ -68,8 +70,8 @@ const NOT_THE_MEAT =
 const OTHER_WAY =
   /^(?:alternatively|or,? |if using|(?:for |in )?(?:the |a |an )?(?:slow[- ]?cooker|oven|stove ?top|hob|pressure cooker)(?: method| version| directions| instructions)?\s*:|to (?:cook|make) (?:this |it )?in (?:a|an|the|your) )/;
 
-/** A night, where one is spoken of, hours. Common practice. */
-const NIGHT_HOURS = 12;
+/** A night, where one is spoken of or nothing else is, hours. Common practice. */
+export const NIGHT_HOURS = 12;
 
 /** A line of ingredients as a sentence may speak of it. */
 interface Nameable {

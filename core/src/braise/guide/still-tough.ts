@@ -27,7 +27,7 @@ export interface More extends MoreFact {
 }
 
 /** The lid is off while a piece is tried, minutes. Common practice. */
-const TRYING_MINUTES = 3;
+export const TRYING_MINUTES = 3;
 const LONGEST_MORE = 120;
 
 /** The pot after so many minutes under pressure, let down as planned. */

@@ -1,4 +1,4 @@
-import { LATE_TOGETHER, spreadAfter, VARIES, WAITS, type Spread } from '../../larder/what-varies';
+import { heaterSpread, LATE_TOGETHER, spreadAfter, VARIES, WAITS, type Spread } from '../../larder/what-varies';
 import { GRADES, leastGrade, type Grade } from '../../meat/tenderness';
 import type { Work } from '../../method/step';
 import { normalCdf } from '../../physics/normal';
@@ -6,7 +6,7 @@ import type { Plan } from '../../plan/plan';
 import { isHotKind, withStage } from '../../plan/stage-settings';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/forecast-document';
-import { stillTough } from '../guide/still-tough';
+import { stillTough, TRYING_MINUTES } from '../guide/still-tough';
 import { draws, type Draw } from './draws';
 import { laidOut, play, type Playable } from './play';
 
@@ -52,8 +52,6 @@ export const EVENINGS = 2000;
 const SHARE_EVENINGS = 250;
 /** How sure a cook may want to be. */
 const SURE = [0.5, 0.6, 0.7, 0.8, 0.9, 0.95] as const;
-/** The lid is off while a piece is tried, minutes. Common practice. */
-const TRYING_MINUTES = 3;
 
 /** What is drawn for the whole evening, by its place; after them each task has a draw of its own. */
 export const DRAWN = { animal: 0, heater: 1, losses: 2, steam: 3, board: 4, sear: 5, day: 6 } as const;
@@ -168,8 +166,7 @@ export function surrogateOf(base: Forecast): Surrogate {
   const pinned = decided(base);
   const cooks = (what: 'heat' | 'losses' | 'sear' | 'prep'): number => plan.learnt?.[what]?.cooks ?? 0;
   const spread = (of: Spread, what: 'heat' | 'losses' | 'sear' | 'prep'): number => spreadAfter(of, cooks(what));
-  const heater = plan.cooker.kind === 'electric' ? VARIES.heatElectric : VARIES.heatStovetop;
-  const byHeat = slopes(base, pinned, 'heat', spread(heater, 'heat'));
+  const byHeat = slopes(base, pinned, 'heat', spread(heaterSpread(plan.cooker.kind), 'heat'));
   const byLosses = slopes(base, pinned, 'losses', spread(VARIES.losses, 'losses'));
   const steam = steamMinutes(base);
   const tough = toughRun(base);
