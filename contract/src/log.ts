@@ -162,7 +162,7 @@ export interface LogCharts {
     readonly cook: number | null;
     readonly cooks: number;
   }[];
-  /** Can I trust the odds: cooks by what was promised of them, and how many came so. */
+  /** Can I trust the odds: the newest cooks by what was promised of them, and how many came so. */
   readonly promises: readonly {
     readonly kind: 'tender' | 'in-time';
     /** Mean of what was promised them. */

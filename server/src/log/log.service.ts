@@ -27,6 +27,9 @@ function readableItem(row: Parameters<typeof itemOf>[0]): LogItem {
   return item;
 }
 
+/** A chart of single cooks has the newest of them, so many: entries are read as JSON there, and the server answers meanwhile. */
+const MOST_POINTS = 400;
+
 /** What could not be entered is tried again so often, ms. */
 const RETRY_EVERY = 2000;
 
@@ -342,7 +345,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
 
   private async drawCharts(): Promise<LogCharts> {
     const toPin = await this.ask<{ at: string; cooker: string; ratio: number }>(
-      'select `served_at` as `at`, `cooker`, `pin_ratio` as `ratio` from `log_entry` where `pin_ratio` is not null order by `served_at` desc limit 400',
+      `select \`served_at\` as \`at\`, \`cooker\`, \`pin_ratio\` as \`ratio\` from \`log_entry\` where \`pin_ratio\` is not null order by \`served_at\` desc limit ${MOST_POINTS}`,
     );
     const cuts = await this.ask<LogCharts['cuts'][number]>(
       "select `cut`, sum(`result` = 'short') as `short`, sum(`result` = 'as-wanted') as `asWanted`, sum(`result` = 'past') as `past` from `log_entry` where `result` <> 'unknown' group by `cut` order by count(*) desc",
@@ -358,7 +361,9 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       `case when json_valid(\`entry\`) then json_extract(\`entry\`, '$.${path}') end`;
     const counted = (kind: string, promised: string, kept: string, known: string): string =>
       `select '${kind}' as \`kind\`, avg(\`promised\`) as \`promised\`, count(*) as \`cooks\`, sum(\`kept\`) as \`kept\` from (
-         select ${said(promised)} as \`promised\`, ${kept} as \`kept\` from \`log_entry\` where ${known}
+         select ${said(promised)} as \`promised\`, ${kept} as \`kept\` from (
+           select \`entry\`, \`result\`, \`late\` from \`log_entry\` order by \`served_at\` desc limit ${MOST_POINTS}
+         ) where ${known}
        ) where \`promised\` is not null group by round(\`promised\` * 10)`;
     const promises = await this.ask<LogCharts['promises'][number]>(
       [

@@ -40,7 +40,7 @@ interface MeatLine {
   readonly grams: number;
 }
 
-const within = ({ min, max }: Range, value: number): number => Math.round(Math.min(max, Math.max(min, value)));
+const clamped = ({ min, max }: Range, value: number): number => Math.round(Math.min(max, Math.max(min, value)));
 
 /** Left to the cook, where nothing is said of an amount, g or ml. Common practice. */
 const USUAL = { liquid: 250, addition: 30, aromatic: 10, vegetable: 200, grain: 150 } as const;
@@ -123,7 +123,7 @@ function itemsOf(lines: readonly TakenLine[], kind: keyof typeof USUAL, stages: 
       grams: (sums.get(key)?.grams ?? 0) + (grams ?? (BY_THE_SPOON.has(as.id) ? SPOONS_ML : USUAL[kind])),
     });
   });
-  return [...sums.values()].map((item) => ({ ...item, grams: within(LIMITS.ingredientGrams, item.grams) }));
+  return [...sums.values()].map((item) => ({ ...item, grams: clamped(LIMITS.ingredientGrams, item.grams) }));
 }
 
 /** What lies on the meat, or it lies in, before it is cooked. */
@@ -139,9 +139,9 @@ function readied(
     );
   const sweet = (when: RecipeWhen): boolean =>
     lines.some((line) => line.when === when && 'id' in line.as && line.as.id === 'sugar');
-  const ml = within(LIMITS.marinadeMl, sum('marinade', true));
-  const solidsGrams = within(LIMITS.ingredientGrams, sum('marinade', false));
-  const hours = within(LIMITS.marinadeHours, method.marinade?.hours ?? NIGHT_HOURS);
+  const ml = clamped(LIMITS.marinadeMl, sum('marinade', true));
+  const solidsGrams = clamped(LIMITS.ingredientGrams, sum('marinade', false));
+  const hours = clamped(LIMITS.marinadeHours, method.marinade?.hours ?? NIGHT_HOURS);
   const then = method.marinade?.then ?? 'thrown';
   const marinade = ml === 0 ? null : { ml, hours, then, ...(solidsGrams > 0 ? { solidsGrams } : {}) };
   if (marinade !== null) {
@@ -155,7 +155,7 @@ function readied(
   }
   // Without anything poured, what was to be a marinade lies on the meat.
   const when: readonly RecipeWhen[] = ml === 0 ? ['rub', 'marinade'] : ['rub'];
-  const grams = within(
+  const grams = clamped(
     LIMITS.rubGrams,
     when.reduce((all, one) => all + sum(one, false), 0),
   );
@@ -178,12 +178,12 @@ function stagesOf(lines: readonly TakenLine[], method: MethodReading, notes: str
     return {
       ...stageOf({ stages: [] }, kind === 'pressure' ? 'second-run' : 'simmer'),
       id: ids[i] ?? kind,
-      minutes: within(LIMITS.pressureMinutes, minutes),
+      minutes: clamped(LIMITS.pressureMinutes, minutes),
       meat,
       ...(kind === 'pressure' && release !== null
         ? { release: { method: release, naturalMinutes: release === 'natural-then-quick' ? 10 : 0 } }
         : {}),
-      ...(takeOutMl > 0 ? { takeOutMl: within(LIMITS.liquidMl, takeOutMl), broth: 'kept' as const } : {}),
+      ...(takeOutMl > 0 ? { takeOutMl: clamped(LIMITS.liquidMl, takeOutMl), broth: 'kept' as const } : {}),
     };
   });
 }
@@ -197,7 +197,7 @@ function searOf(method: MethodReading, base: Plan['sear'], notes: string[]): Pla
     return { ...base, school: 'none' };
   }
   const { where, batches } = method.seared;
-  return { ...base, where, ...(batches === null ? {} : { batches: within(LIMITS.batches, batches) }) };
+  return { ...base, where, ...(batches === null ? {} : { batches: clamped(LIMITS.batches, batches) }) };
 }
 
 /** Further cuts that the same pot takes. */
@@ -209,7 +209,7 @@ function furtherMeats(others: readonly TakenLine[], { cooker, kitchen }: PlanFor
       return [];
     }
     notes.push(`${upperFirst(cutTitle(cutById(as.id)))} goes in with it.`);
-    const { meat } = newPlan({ cut: as.id, form: as.form, grams: within(LIMITS.meatGrams, grams), cooker, kitchen });
+    const { meat } = newPlan({ cut: as.id, form: as.form, grams: clamped(LIMITS.meatGrams, grams), cooker, kitchen });
     return [{ ...meat, goesIn: 'start', comesOut: 'end' }];
   });
 }
@@ -236,7 +236,7 @@ export function planFrom(
   const base = newPlan({
     cut: meat.id,
     form: meat.form,
-    grams: within(LIMITS.meatGrams, meat.grams),
+    grams: clamped(LIMITS.meatGrams, meat.grams),
     cooker,
     kitchen,
     ...(method.target === null ? {} : { target: method.target }),
@@ -324,7 +324,7 @@ export function planFrom(
       ...(thickens === null ? {} : { thickener: thickens }),
       ...(method.strained ? { strain: 'thrown' as const } : {}),
       ...(method.crisped && method.target === 'pulls' ? { crisp: true } : {}),
-      ladleOutMl: within(LIMITS.liquidMl, method.ladleOutMl),
+      ladleOutMl: clamped(LIMITS.liquidMl, method.ladleOutMl),
     },
   };
 }

@@ -52,7 +52,8 @@ export function dinnerNow(base: Forecast, guide: Guide, state: CookState, nowMs:
   const minutes = new Float64Array(tasks.length);
   const dinners = new Float64Array(EVENINGS);
   // Where a dish beside is what dinner waits for, it is as late as it is.
-  const main = projected({ guide, ...state }, nowMs).end;
+  const cook = { guide, ...state };
+  const main = projected(cook, nowMs).end;
   const sides = state.dinner.at > main + MINUTE ? state.dinner.at : 0;
   draws(EVENINGS, surrogate.variables).forEach((drawn, n) => {
     const draw = drawn.slice();
@@ -60,7 +61,7 @@ export function dinnerNow(base: Forecast, guide: Guide, state: CookState, nowMs:
       draw[DRAWN.heater] = BELIEVED * heater + Math.sqrt(1 - BELIEVED ** 2) * (drawn[DRAWN.heater] as number);
     if (tried) draw[DRAWN.animal] = -Infinity;
     surrogate.minutes(draw, minutes);
-    const { end } = projected({ guide, ...state }, nowMs, ({ step, minutes: usual }) => {
+    const { end } = projected(cook, nowMs, ({ step, minutes: usual }) => {
       const i = at.get(step.task);
       const was = i === undefined ? 0 : (planned[i] as number);
       return i === undefined || was <= 0 ? usual : usual * ((minutes[i] as number) / was);
