@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
-import { dinnerOdds, forecast, shiftIso, type Plan } from '@hervir/core';
+import { dinnerOdds, forecast, shiftIso, withLearnt, type LearntRow, type Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
+import { answer } from '../testing/answer';
 import { aKitchen, aPlan, kept, openRoom, sent, standAt } from '../testing/kitchen';
 
 standAt('2027-01-17T12:00:00Z');
@@ -31,4 +32,24 @@ test('the bench says how sure dinner is; whoever wants it surer begins earlier, 
   await waitFor(() =>
     expect(within(panel).getByRole<HTMLInputElement>('radio', { name: /9 in 10/ }).checked).toBe(true),
   );
+});
+
+test('what the log has taught counts from the first figure on, also where it comes late', async () => {
+  const plan = aPlan();
+  const row: LearntRow = { kind: 'sear', of: plan.cooker.name, factor: 1.4, cooks: 20, off: false, short: 0, past: 0 };
+  const odds = dinnerOdds(forecast(withLearnt(plan, { rows: [row] })));
+  const untaught = dinnerOdds(forecast(plan));
+  const until = (minutes: number): string => time(shiftIso(plan.serveAt ?? '', minutes));
+  expect(until(odds.p90)).not.toBe(until(untaught.p90));
+  const kitchen = aKitchen({ plans: [kept(plan)] });
+  // A server that takes longer for it than an edit takes to settle.
+  const late = new Promise<void>((resolve) => setTimeout(resolve, 600));
+  kitchen.answers['GET /api/learning'] = async () => {
+    await late;
+    return answer([{ ...row, key: `sear:${row.of}`, range: [1.3, 1.5] }]);
+  };
+  const { user } = openRoom(`/bench/${ID}`, kitchen);
+  await user.click(await screen.findByText('Clock', { selector: '.ant-tabs-tab-btn' }));
+  const panel = await screen.findByRole('region', { name: 'How sure dinner is' });
+  expect(panel.textContent).toContain(`eight have it between ${until(odds.p10)} and ${until(odds.p90)}`);
 });

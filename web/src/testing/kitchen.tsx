@@ -44,7 +44,7 @@ export interface PretendKitchen {
   away: boolean;
   readonly asked: Asked[];
   /** Answers of a test's own, by method and path; looked at first. */
-  readonly answers: Record<string, (body: unknown) => Response>;
+  readonly answers: Record<string, (body: unknown) => Response | Promise<Response>>;
 }
 
 export const NOW = '2027-01-17T15:40:00.000Z';
@@ -118,7 +118,7 @@ export function aKitchen(part: Partial<PretendKitchen> = {}): PretendKitchen {
 const NOTHING_HERE = { faults: [{ path: 'id', problem: 'no such thing', allowed: 'an id' }] };
 
 /** How the server would answer; what it keeps changes as there. */
-function served(kitchen: PretendKitchen, method: string, path: string, body: unknown): Response {
+function served(kitchen: PretendKitchen, method: string, path: string, body: unknown): Response | Promise<Response> {
   const [room = '', id] = path.split('?')[0]?.split('/').slice(2) ?? [];
   const own = kitchen.answers[`${method} ${path}`];
   if (own) return own(body);

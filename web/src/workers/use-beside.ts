@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { reckoner } from './reckoner';
 import type { Answer, Reckoner } from './reckoning';
+import { useTaught } from './use-taught';
 
 /** Edits settle this long before what lies beside the plan is reckoned again, ms. */
 const SETTLE = 250;
@@ -16,16 +17,18 @@ type Found<K extends BesidePlan> = Extract<ReturnType<Reckoner[K]>, { readonly o
  * was known stands until what comes next is known.
  */
 export function useBeside<K extends BesidePlan>(what: K, plan: Plan | null): Found<K> | null {
+  const { rows, ready } = useTaught();
   const [settled, setSettled] = useState(plan);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(plan), SETTLE);
     return () => clearTimeout(timer);
   }, [plan]);
   const query = useQuery({
-    queryKey: [what, settled],
+    // What was learnt since changes every figure.
+    queryKey: [what, settled, rows],
     queryFn: async (): Promise<Answer<Found<K>> | null> =>
       settled === null ? null : ((await reckoner('beside')[what](settled)) as Answer<Found<K>>),
-    enabled: settled !== null,
+    enabled: settled !== null && ready,
     staleTime: Infinity,
     gcTime: 60_000,
     placeholderData: (before) => before,

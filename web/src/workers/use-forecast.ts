@@ -1,9 +1,9 @@
 import type { Forecast, Plan, UnitSystem } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
-import { useLearnt } from '../api/queries';
 import { useUnits } from '../shared/use-units';
-import { reckoner, teach } from './reckoner';
+import { reckoner } from './reckoner';
 import type { PlanFault } from './reckoning';
+import { useTaught } from './use-taught';
 
 /** What is known about a plan right now. */
 export interface Reckoning {
@@ -22,7 +22,7 @@ const NOTHING: Reckoning = { forecast: null, fault: null, broken: null };
  */
 export function useForecast(plan: Plan | null): Reckoning {
   const { system } = useUnits();
-  const { data: learnt, isLoading: asking } = useLearnt();
+  const { rows, ready } = useTaught();
   const [known, setKnown] = useState<Reckoning>(NOTHING);
   const waiting = useRef<{ plan: Plan; system: UnitSystem } | null>(null);
   const busy = useRef(false);
@@ -36,12 +36,7 @@ export function useForecast(plan: Plan | null): Reckoning {
   }, []);
 
   useEffect(() => {
-    if (learnt) teach(learnt);
-  }, [learnt]);
-
-  useEffect(() => {
-    // Figures that change a moment later are worse than figures a moment later.
-    if (plan === null || asking) return;
+    if (plan === null || !ready) return;
     waiting.current = { plan, system };
     if (busy.current) return;
     busy.current = true;
@@ -65,7 +60,7 @@ export function useForecast(plan: Plan | null): Reckoning {
       busy.current = false;
     })();
     // What was learnt since changes every figure.
-  }, [plan, system, learnt, asking]);
+  }, [plan, system, rows, ready]);
 
   return known;
 }
