@@ -104,6 +104,8 @@ const learnt = z.object({
   factor: z.number(),
   range: z.array(z.number()).length(2),
   cooks: count,
+  apart: z.number(),
+  scatter: z.object({ likely: z.array(z.number()), open: z.number() }),
 });
 const keptBackup = z.object({ name: z.string(), made: wallClock, bytes: count });
 const backupPreview = z.object({

@@ -9,7 +9,7 @@ import {
   guideFromV1,
   SECTIONS,
   SECTIONS_V1,
-  unknown,
+  WEIGHTS,
   type AgainSteps,
   type FactorKind,
   type Guide,
@@ -144,8 +144,8 @@ export const debriefSchema = z.looseObject({
   differently: z.array(sentence).max(10),
 });
 
-/** So many points a factor is weighed at. */
-const POINTS = unknown('heat').weights.length;
+/** What a factor was weighed at, now and while only the factor was learnt. */
+const WEIGHED: readonly number[] = Object.values(WEIGHTS);
 const id = z.uuid();
 /** A plan is read by its own reader, which also knows its older versions. */
 const plan = z.unknown();
@@ -212,8 +212,8 @@ const TABLE_ROWS = {
     kind: z.enum(FACTORS),
     of: z.string().max(120),
     weights: z
-      .array(z.number(), { error: `${ALLOWED}${POINTS} numbers` })
-      .length(POINTS, { error: `${ALLOWED}${POINTS} numbers` }),
+      .array(z.number(), { error: `${ALLOWED}${WEIGHED.join(' or ')} numbers` })
+      .refine(({ length }) => WEIGHED.includes(length), { error: `${ALLOWED}${WEIGHED.join(' or ')} numbers` }),
     cooks: z.number().int().min(0),
     short: z.number().int().min(0),
     past: z.number().int().min(0),

@@ -166,6 +166,7 @@ const d = PLAN_DEFAULTS;
 const learned = z.strictObject({
   factor: quantity(LIMITS.learntFactor),
   cooks: z.number().int().min(0).max(100_000),
+  spread: quantity(LIMITS.learntSpread).optional(),
   short: z.number().int().min(0).max(100_000).optional(),
   past: z.number().int().min(0).max(100_000).optional(),
 });

@@ -94,6 +94,7 @@ export {
   FACTORS,
   summary,
   unknown,
+  WEIGHTS,
   withEvidence,
   type Evidence,
   type FactorKind,

@@ -1,87 +1,29 @@
 import { forecast } from '../braise/forecast/forecast';
-import { guideOf } from '../braise/guide/guide';
-import { cookState } from '../clock/cook-state';
-import type { CookEvent } from '../clock/cook-events';
-import { againstTarget, GRADES, GRADE_FROM, meanMelted, toughnessBounds, type Grade } from '../meat/tenderness';
+import { GRADES, GRADE_FROM, meanMelted, toughnessBounds } from '../meat/tenderness';
 import { bodyAsCooked } from '../braise/forecast/as-cooked';
+import { VARIES } from '../larder/what-varies';
+import { spreadOf } from '../plan/learnt';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { seeded, type Random } from '../physics/random';
-import { printerFor } from '../units/quantity';
+import { afterCooks, AS_THE_TABLES, asLearnt, USUALLY, type OfEach } from '../testing/household';
+import { seeded } from '../physics/random';
 import { withLearnt, type LearntRow } from './learnt';
-import { observe, observeByHand } from './observe';
-import { FACTORS, summary, unknown, withEvidence, type Evidence, type FactorKind, type Posterior } from './posterior';
+import { observeByHand } from './observe';
+import {
+  FACTORS,
+  spreadLearnt,
+  summary,
+  unknown,
+  WEIGHTS,
+  withEvidence,
+  type Evidence,
+  type FactorKind,
+  type Posterior,
+} from './posterior';
 
-const print = printerFor('metric');
-
-/** What a kitchen is in truth, against the tables. */
-interface Truth {
-  readonly heat: number;
-  readonly losses: number;
-  readonly sear: number;
-  readonly prep: number;
-  readonly toughness: number;
-}
-const AS_THE_TABLES: Truth = { heat: 1, losses: 1, sear: 1, prep: 1, toughness: 1 };
-
-const learnt = (truth: Truth): NonNullable<Plan['learnt']> =>
-  Object.fromEntries(Object.entries(truth).map(([kind, factor]) => [kind, { factor: factor as number, cooks: 1 }]));
-
-/** A cook of a plan in a kitchen that is as the truth says: pressed with some scatter, each animal another one. */
-function cooked(
-  plan: Plan,
-  truth: Truth,
-  random: Random,
-): { plan: Plan; state: ReturnType<typeof cookState>; grade: Grade } {
-  const planned = forecast(plan);
-  const animal = truth.toughness * Math.exp(0.2 * random.normal());
-  const real = forecast({
-    ...plan,
-    pressureMinutes: planned.pressureMinutes,
-    learnt: learnt({ ...truth, toughness: animal }),
-  });
-  const guide = guideOf(planned, print);
-  const scatter = (minutes: number, sd: number): number => minutes * Math.exp(sd * random.normal());
-  let at = Date.parse('2027-01-17T14:00:00Z');
-  const events: CookEvent[] = [];
-  const tell = (kind: CookEvent['kind'], payload: CookEvent['payload'] = {}): void => {
-    events.push({ id: `e${events.length}`, kind, at: new Date(at).toISOString(), payload });
-  };
-  tell('started');
-  for (const { id, section, done, minutes } of guide.steps) {
-    const took =
-      id === 'pin'
-        ? scatter(real.pot.minutesToPin, 0.04)
-        : id === 'timer'
-          ? real.pot.minutesToPressure - real.pot.minutesToPin
-          : id === 'natural'
-            ? scatter(real.pot.naturalReleaseMinutes, 0.05)
-            : section === 'sear'
-              ? scatter(minutes * truth.sear, 0.15)
-              : section === 'board'
-                ? scatter(minutes * truth.prep, 0.15)
-                : minutes;
-    at += Math.max(1, took * 60_000);
-    if (done === 'checked') tell('checked', { step: id, grade: real.tenderness.grade });
-    if (done !== 'checked' || againstTarget(real.tenderness.grade, plan.target) === 'short') {
-      tell(done === 'checked' ? 'stepDone' : done, { step: id });
-    }
-  }
-  return { plan, state: cookState(guide, events, at), grade: real.tenderness.grade };
-}
-
-/** What a kitchen has learnt after so many cooks. */
-function after(count: number, plan: Plan, truth: Truth, seed: number): Map<FactorKind, Posterior> {
-  const random = seeded(seed);
-  const known = new Map<FactorKind, Posterior>(FACTORS.map((kind) => [kind, unknown(kind)]));
-  for (let i = 0; i < count; i += 1) {
-    const one = cooked(plan, truth, random);
-    for (const [kind, evidence] of Object.entries(observe(one.plan, one.state, one.grade))) {
-      known.set(kind as FactorKind, withEvidence(known.get(kind as FactorKind) as Posterior, evidence));
-    }
-  }
-  return known;
-}
+/** What a kitchen that is so in truth has learnt after so many cooks. */
+const after = (count: number, plan: Plan, truth: OfEach, seed: number): Map<FactorKind, Posterior> =>
+  afterCooks(count, plan, { truth, apart: USUALLY }, seeded(seed));
 
 const factor = (known: Map<FactorKind, Posterior>, kind: FactorKind): number =>
   summary(known.get(kind) as Posterior).factor;
@@ -94,9 +36,9 @@ describe('learning recovers a synthetic truth', () => {
     'after six cooks the error in time to pressure is at most 40 %% of what it was, heat × %p',
     (heat) => {
       const truth = { ...AS_THE_TABLES, heat };
-      const real = forecast({ ...chunks, learnt: learnt(truth) }).pot.minutesToPressure;
+      const real = forecast({ ...chunks, learnt: asLearnt(truth) }).pot.minutesToPressure;
       const before = Math.abs(forecast(chunks).pot.minutesToPressure - real);
-      const errors = [1, 2, 3, 4, 5].map((seed) => {
+      const errors = [1, 2, 3].map((seed) => {
         const found = factor(after(6, chunks, truth, seed), 'heat');
         return Math.abs(
           forecast({ ...chunks, learnt: { heat: { factor: found, cooks: 6 } } }).pot.minutesToPressure - real,
@@ -108,7 +50,7 @@ describe('learning recovers a synthetic truth', () => {
   );
 
   test('after eight cooks a cut 30 % tougher than the table is within 10 %', () => {
-    const found = [1, 2, 3, 4, 5].map((seed) =>
+    const found = [1, 2, 3, 4, 5, 6, 7, 8, 9].map((seed) =>
       factor(after(8, chunks, { ...AS_THE_TABLES, toughness: 1.3 }, seed), 'toughness'),
     );
     expect(Math.abs(median(found) / 1.3 - 1)).toBeLessThan(0.1);
@@ -158,6 +100,47 @@ describe('a posterior', () => {
   });
 });
 
+describe('how far one cook is from the next', () => {
+  const random = seeded(11);
+  const kitchen = (kind: FactorKind, apart: number, cooks: number, own = 0.1): Posterior =>
+    Array.from({ length: cooks }).reduce<Posterior>(
+      (known) => withEvidence(known, { at: own + apart * random.normal() }),
+      unknown(kind),
+    );
+  const median9 = (work: () => number): number => median(Array.from({ length: 9 }, work));
+
+  test.each([0.05, 0.12, 0.28])('a sear that lies %p apart is found to within a third, after twenty', (apart) => {
+    const found = median9(() => summary(kitchen('sear', apart, 20)).apart);
+    expect(found / apart).toBeGreaterThan(2 / 3);
+    expect(found / apart).toBeLessThan(4 / 3);
+  });
+
+  test('the spread begins at the list’s, narrows where cooks are alike and widens where they are not', () => {
+    const spread = (known: Posterior): number => spreadLearnt(VARIES.sear, summary(known).scatter);
+    expect(spread(unknown('sear')) / VARIES.sear.cv).toBeCloseTo(1, 1);
+    const [few, many] = [2, 20].map((cooks) => median9(() => spread(kitchen('sear', 0.05, cooks)))) as [number, number];
+    expect(many).toBeLessThan(few);
+    expect(many).toBeLessThan(0.09);
+    expect(median9(() => spread(kitchen('sear', 0.28, 20)))).toBeGreaterThan(VARIES.sear.cv);
+  });
+
+  test('one absurd cook of twenty widens it by less than a third', () => {
+    const calm = kitchen('sear', 0.05, 20);
+    expect(summary(withEvidence(calm, { at: 1.3 })).apart / summary(calm).apart).toBeLessThan(4 / 3);
+  });
+
+  test('what was learnt before, of the factor alone, is read on and says the same of it', () => {
+    const before = Array.from({ length: WEIGHTS.ofTheFactorAlone }, (_, i) => -(((i - 70) / 6) ** 2));
+    const old: Posterior = { kind: 'heat', weights: before, cooks: 4 };
+    const [low, high] = summary(old).range;
+    expect(summary(old).factor).toBeGreaterThan(low);
+    expect(high).toBeLessThan(1.5);
+    const [, apart] = [summary(old), summary(unknown('heat')).apart];
+    expect(summary(old).apart).toBeCloseTo(apart, 9);
+    expect(withEvidence(old, { at: 0.2 }).weights).toHaveLength(WEIGHTS.now);
+  });
+});
+
 describe('what a cook says', () => {
   test('a grade bounds the animal: the table’s animal lies inside its own grade', () => {
     const f = forecast(chunks);
@@ -192,6 +175,22 @@ describe('a plan with what was learnt', () => {
     expect(f.proposedMinutes).toBeGreaterThan((f.withoutLearnt ?? 0) + 2);
     const said = f.reasons.filter(({ figure }) => figure === 'pressureMinutes').map(({ text }) => text);
     expect(said.join(' ')).toMatch(/\d+ minutes more, learnt from your log: 3 cooks of this cut came out short/);
+  });
+
+  test('with animals as the table says, and all alike, needs fewer minutes for the same odds, and says why', () => {
+    let posterior = unknown('toughness');
+    for (let i = 0; i < 20; i += 1) posterior = withEvidence(posterior, { from: -0.03, to: 0.03 });
+    const known = withLearnt(chunks, {
+      rows: [{ ...row('toughness', 'beef-chuck'), ...summary(posterior) }],
+    });
+    expect(known.learnt?.toughness).toMatchObject({ factor: 1, cooks: 20 });
+    expect(spreadOf(known, 'toughness')).toBeLessThan(0.16);
+    const f = forecast({ ...known, confidence: 0.8 });
+    expect(f.proposedMinutes).toBeLessThan(f.withoutLearnt ?? 0);
+    const said = f.reasons.filter(({ figure }) => figure === 'pressureMinutes').map(({ text }) => text);
+    expect(said.join(' ')).toMatch(
+      /minutes fewer, learnt from your log: .* closer together than animals are taken to be/,
+    );
   });
 
   test('takes only what is its own cooker’s and cut’s, and nothing that is switched off', () => {

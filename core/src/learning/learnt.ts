@@ -1,5 +1,6 @@
 import type { LearntFactors, Learned, Plan } from '../plan/plan';
-import type { FactorKind } from './posterior';
+import { listedSpread } from '../plan/learnt';
+import { spreadLearnt, type FactorKind, type Scatter } from './posterior';
 
 /** Something learnt, under the name it is kept by. */
 export interface LearntRow {
@@ -8,6 +9,7 @@ export interface LearntRow {
   readonly of: string;
   readonly factor: number;
   readonly cooks: number;
+  readonly scatter: Scatter;
   /** Switched off by the cook: kept, and not used. */
   readonly off: boolean;
   readonly short: number;
@@ -35,6 +37,7 @@ export function subjectOf(kind: FactorKind, plan: Pick<Plan, 'cooker' | 'meat'>)
 
 /** A difference of less is not worth using, nor a word. */
 const WORTH = 0.01;
+const thousandths = (value: number): number => Math.round(value * 1000) / 1000;
 
 /**
  * The plan with what this kitchen has taught of its cooker and its cut.
@@ -46,10 +49,13 @@ const WORTH = 0.01;
  */
 export function withLearnt(plan: Plan, { rows }: Learnt): Plan {
   const factors: LearntFactors = {};
-  for (const { kind, of, factor, cooks, off, short, past } of rows) {
-    if (off || of !== subjectOf(kind, plan)) continue;
-    if (cooks === 0 || Math.abs(factor - 1) < WORTH) continue;
-    const learned: Learned = { factor: Math.round(factor * 1000) / 1000, cooks };
+  for (const { kind, of, factor, cooks, scatter, off, short, past } of rows) {
+    if (off || of !== subjectOf(kind, plan) || cooks === 0) continue;
+    const learned: Learned = {
+      factor: Math.abs(factor - 1) < WORTH ? 1 : thousandths(factor),
+      cooks,
+      spread: thousandths(spreadLearnt(listedSpread(kind, plan.cooker), scatter)),
+    };
     factors[kind] = kind === 'toughness' ? { ...learned, short, past } : learned;
   }
   return Object.keys(factors).length === 0 ? { ...plan, learnt: undefined } : { ...plan, learnt: factors };

@@ -43,5 +43,6 @@ export const LIMITS = {
   movedMinutes: { min: 0, max: 720, unit: 'min' },
   prepFactor: { min: 0.4, max: 3, unit: 'times the usual' },
   learntFactor: { min: 0.3, max: 3, unit: 'times the table' },
+  learntSpread: { min: 0, max: 1, unit: 'of the logarithm' },
   taskMinutes: { min: 0, max: 1440, unit: 'min' },
 } as const satisfies Record<string, Range>;

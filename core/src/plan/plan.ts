@@ -238,8 +238,11 @@ export interface SideTask {
 
 /** One thing a kitchen has taught: a factor on the table's figure, and how many cooks it rests on. */
 export interface Learned {
+  /** On the figure of the tables; 1 where it is as they say. */
   readonly factor: number;
   readonly cooks: number;
+  /** How far the next cook may be from it, standard deviation of the logarithm; absent in plans of before. */
+  readonly spread?: number | undefined;
   /** Toughness only: how many of them came out short of what was wanted, and past it. */
   readonly short?: number | undefined;
   readonly past?: number | undefined;

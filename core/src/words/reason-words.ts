@@ -180,6 +180,8 @@ function learntToughness({ gap, short, past, cooks: all, factor }: Values<'learn
         : `${cooks(all)} of this cut came out as they did`;
   const learnt =
     gap === 0 ? 'Learnt from your log' : `${Math.abs(gap)} minutes ${gap > 0 ? 'more' : 'fewer'}, learnt from your log`;
+  if (factor === 1)
+    return `${learnt}: ${came}. As tough as the table on the whole, and ${gap < 0 ? 'closer together' : 'further apart'} than animals are taken to be, from ${cooks(all)}.`;
   return `${learnt}: ${came}; it is taken to be ${percentOff(factor)} % ${factor > 1 ? 'tougher' : 'more tender'} than the table, from ${cooks(all)}.`;
 }
 

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { dinnerOdds, forecast, shiftIso, withLearnt, type LearntRow, type Plan } from '@hervir/core';
+import { dinnerOdds, forecast, shiftIso, summary, unknown, withLearnt, type LearntRow, type Plan } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
 import { aKitchen, aPlan, kept, openRoom, sent, standAt } from '../testing/kitchen';
@@ -36,7 +36,17 @@ test('the bench says how sure dinner is; whoever wants it surer begins earlier, 
 
 test('what the log has taught counts from the first figure on, also where it comes late', async () => {
   const plan = aPlan();
-  const row: LearntRow = { kind: 'sear', of: plan.cooker.name, factor: 1.4, cooks: 20, off: false, short: 0, past: 0 };
+  const { scatter, apart } = summary(unknown('sear'));
+  const row: LearntRow = {
+    kind: 'sear',
+    of: plan.cooker.name,
+    factor: 1.4,
+    cooks: 20,
+    scatter,
+    off: false,
+    short: 0,
+    past: 0,
+  };
   const odds = dinnerOdds(forecast(withLearnt(plan, { rows: [row] })));
   const untaught = dinnerOdds(forecast(plan));
   const until = (minutes: number): string => time(shiftIso(plan.serveAt ?? '', minutes));
@@ -46,7 +56,7 @@ test('what the log has taught counts from the first figure on, also where it com
   const late = new Promise<void>((resolve) => setTimeout(resolve, 600));
   kitchen.answers['GET /api/learning'] = async () => {
     await late;
-    return answer([{ ...row, key: `sear:${row.of}`, range: [1.3, 1.5] }]);
+    return answer([{ ...row, key: `sear:${row.of}`, range: [1.3, 1.5], apart }]);
   };
   const { user } = openRoom(`/bench/${ID}`, kitchen);
   await user.click(await screen.findByText('Clock', { selector: '.ant-tabs-tab-btn' }));

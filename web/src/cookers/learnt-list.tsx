@@ -5,6 +5,11 @@ import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
 
+/** Fewer cooks do not say how far one is from the next. */
+const ENOUGH = 3;
+/** A tenth lies further out on either side, standard deviations. */
+const TENTH = 1.28;
+
 /** What cooks have taught, each with how many it rests on; used or not, and forgotten where it is wrong. */
 export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] }): ReactNode {
   const { message } = App.useApp();
@@ -27,6 +32,7 @@ export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] 
               {learntWords(one)}
               <small className="dim">
                 between {low} and {high} of the table, from {one.cooks === 1 ? 'one cook' : `${one.cooks} cooks`}
+                {one.cooks >= ENOUGH && `; 8 cooks in 10 lie within ${Math.round(TENTH * one.apart * 100)} % of it`}
               </small>
             </span>
             <label className="learnt-use">

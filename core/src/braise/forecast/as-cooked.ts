@@ -119,7 +119,7 @@ export function asCooked(plan: Plan, so: SoFar): AsCooked {
   const real = new PotSoFar(plan, so.pin, { middle: true });
   const { pot } = real;
   const curve: CurvePoint[] = [];
-  const draw = recorder(curve, toughness, pot.build.airKPa, -pot.minutes, () => real.meat);
+  const draw = recorder(curve, plan, pot.build.airKPa, -pot.minutes, () => real.meat);
   draw({ seconds: 0, fromC: pot.temperatureC, toC: pot.temperatureC, phase: 'heating' }, pot);
   real.follow(so.steps, draw);
   const { meat } = real;

@@ -2,7 +2,6 @@ import { meatsOf } from '../../plan/meats';
 import type { CookingBody } from '../../physics/cooking-body';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
-import { toughnessOf } from '../../plan/learnt';
 import type { Meat, Plan, PlannedStage, StageId } from '../../plan/plan';
 import { portionAt, portionsOf } from '../../plan/portions';
 import { kitchenAirKPa } from '../../pot/cooker';
@@ -149,7 +148,7 @@ const planOf = (plan: Plan, meat: Meat): Plan =>
 
 function first(plan: Plan, before: CurvePoint[], after: readonly Stretch[]): First {
   before.length = 0;
-  const ready = readyPot(plan, recorder(before, toughnessOf(plan), kitchenAirKPa(plan.kitchen), 0));
+  const ready = readyPot(plan, recorder(before, plan, kitchenAirKPa(plan.kitchen), 0));
   const { cuts } = ready;
   // Alone in the pot it shares its heat with nothing.
   const bodies = cuts.length < 2 ? [] : cuts.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom]));

@@ -2,7 +2,6 @@ import { vegetableById } from '../../larder/vegetables';
 import { pieceOf } from '../../meat/piece';
 import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
 import type { CookingBody } from '../../physics/cooking-body';
-import { toughnessOf } from '../../plan/learnt';
 import type { Meat, Plan, PlannedStage, StageId } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
 import { meatsOf } from '../../plan/meats';
@@ -213,8 +212,7 @@ export function laterStages(
   const done: DoneStage[] = [];
   /** Points of the line at which the first cut is out of the pot. */
   const away = new Set<number>();
-  const toughness = toughnessOf(plan);
-  const draw = recorder(curve, toughness, run.pot.build.airKPa, -run.pot.minutes, (pot) => {
+  const draw = recorder(curve, plan, run.pot.build.airKPa, -run.pot.minutes, (pot) => {
     return open.inPot[0] === 0 ? (pot.bodies[0] ?? run.piece) : (open.outside.get(0) ?? run.piece);
   });
   let open = opened(plan, run);

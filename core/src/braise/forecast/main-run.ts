@@ -1,9 +1,9 @@
 import type { Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
+import { meanMelted } from '../../meat/tenderness';
 import { juiceMl } from '../../meat/yield';
 import { saturationPressureKPa } from '../../physics/steam';
 import type { CookingBody } from '../../physics/cooking-body';
-import { toughnessOf } from '../../plan/learnt';
 import type { Meat, Plan, StageId } from '../../plan/plan';
 import { portionsOf, type PortionId } from '../../plan/portions';
 import type { BaseMoment } from '../../pot/base-temperature';
@@ -12,7 +12,7 @@ import { Drinkers } from '../../pot/drinkers';
 import { momentsOf } from '../../pot/later-stage';
 import { heatUp, letDown, runOn, type Follow, type Stretch } from '../../pot/pressure-run';
 import type { CurvePoint } from './curve';
-import { meltedAt, tooWeak } from './timing';
+import { tooWeak, toughnessAt } from './timing';
 
 /** The range of the tenderness band: a tenth and nine tenths of a normal variable. */
 const TENTH = 1.2816;
@@ -49,11 +49,12 @@ export interface MainRun {
 /** Points of the curve, from the pot as it steps; the meat is told apart from the pot, which may have lost it. */
 export function recorder(
   curve: CurvePoint[],
-  toughness: number,
+  plan: Plan,
   airKPa: number,
   offset: number,
   meat: (pot: Pot) => CookingBody | undefined = (pot) => pot.bodies[0],
 ): Follow {
+  const [usual, tougher, softer] = [0, TENTH, -TENTH].map((off) => toughnessAt(plan, off)) as [number, number, number];
   return ({ phase }, pot) => {
     const piece = meat(pot);
     const sealed = pot.pinIsUp && pot.temperatureC > pot.build.boilingC;
@@ -63,8 +64,8 @@ export function recorder(
       coreC: piece ? piece.coreC : null,
       gaugeKPa: sealed ? Math.max(0, saturationPressureKPa(pot.temperatureC) - airKPa) : 0,
       phase,
-      melted: piece ? meltedAt(piece, toughness, 0) : null,
-      meltedRange: piece ? [meltedAt(piece, toughness, TENTH), meltedAt(piece, toughness, -TENTH)] : null,
+      melted: piece ? meanMelted(piece, usual) : null,
+      meltedRange: piece ? [meanMelted(piece, tougher), meanMelted(piece, softer)] : null,
     });
   };
 }
@@ -87,7 +88,6 @@ export function juicesOf(meats: readonly Meat[], bodies: readonly CookingBody[])
  * @throws PlanError when the heater cannot bring the pot to pressure
  */
 export function mainRun(plan: Plan, meats: readonly StartMeat[], loaded: Pot, minutes: number): MainRun {
-  const toughness = toughnessOf(plan);
   const pot = loaded.clone();
   const lidOn = pot.minutes;
   pot.add(...meats.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom], { middle: true })));
@@ -103,7 +103,7 @@ export function mainRun(plan: Plan, meats: readonly StartMeat[], loaded: Pot, mi
   };
   const base = momentsOf(lidOn, free);
   const atLockMl = free.ml(pot);
-  const draw = recorder(curve, toughness, pot.build.airKPa, -lidOn);
+  const draw = recorder(curve, plan, pot.build.airKPa, -lidOn);
   const record: Follow = (stretch, now) => {
     draw(stretch, now);
     history.push(stretch);

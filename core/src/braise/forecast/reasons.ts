@@ -68,7 +68,9 @@ function ofTheMinutes(f: Unreasoned, timer: number): ReasonFact[] {
   if (tough) {
     const { short = 0, past = 0, cooks, factor } = tough;
     const gap = f.proposedMinutes === null || f.withoutLearnt === null ? 0 : f.proposedMinutes - f.withoutLearnt;
-    facts.push({ code: 'learnt-toughness', values: { gap, short, past, cooks, factor } });
+    if (factor !== 1 || gap !== 0) {
+      facts.push({ code: 'learnt-toughness', values: { gap, short, past, cooks, factor } });
+    }
   }
   if (f.proposedMinutes === null) facts.push({ code: 'not-sure-enough', values: { minutes: f.pressureMinutes } });
   return facts;
@@ -147,8 +149,8 @@ function factsOf(f: Unreasoned): Behind[] {
     values: { toPin: pot.minutesToPin, toPressure: pot.minutesToPressure },
   });
   const { heat, losses } = plan.learnt ?? {};
-  if (heat) add('minutesToPressure', { code: 'learnt-heat', values: { cooks: heat.cooks, factor: heat.factor } });
-  if (losses) {
+  if (heat && heat.factor !== 1) add('minutesToPressure', { code: 'learnt-heat', values: { cooks: heat.cooks, factor: heat.factor } });
+  if (losses && losses.factor !== 1) {
     add('minutesToPressure', { code: 'learnt-losses', values: { cooks: losses.cooks, factor: losses.factor } });
   }
   add('releaseMinutes', ofTheRelease(f));

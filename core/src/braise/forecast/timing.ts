@@ -6,14 +6,13 @@ import {
   meanMelted,
   TARGET_BAND,
   THICKNESS_CV,
-  TOUGHNESS_CV,
   type CookField,
 } from '../../meat/tenderness';
 import type { CookingBody } from '../../physics/cooking-body';
 import { cookRate } from '../../physics/cook-value';
 import { monotoneCurve, type MonotoneCurve } from '../../physics/monotone';
 import { normalCdf, NORMAL_THREE } from '../../physics/normal';
-import { toughnessOf } from '../../plan/learnt';
+import { spreadOf, toughnessOf } from '../../plan/learnt';
 import type { Plan } from '../../plan/plan';
 import { LIMITS } from '../../plan/limits';
 import { PlanError } from '../../plan/plan-error';
@@ -36,7 +35,7 @@ export interface Timing {
 }
 
 /** Log-normal: the standard deviation of the logarithm from the coefficient of variation. */
-const SIGMA = Math.sqrt(Math.log1p(TOUGHNESS_CV * TOUGHNESS_CV));
+const sigmaOf = (plan: Plan): number => Math.sqrt(Math.log1p(spreadOf(plan, 'toughness') ** 2));
 const KNOTS = 6;
 /** Nothing of the way up is drawn here, and the pieces' own steps are exact. */
 const HEATING_STEP_S = 120;
@@ -48,7 +47,7 @@ const RIDER_MODES = 3;
  */
 function longestRun(plan: Plan, piece: Piece, workingC: number): number {
   const toughness = toughnessOf(plan);
-  const tough = toughness * Math.exp(2 * SIGMA);
+  const tough = toughness * Math.exp(2 * sigmaOf(plan));
   const melting = cookValueFor(TARGET_BAND[plan.target][0], tough) / cookRate(workingC);
   // Time constant of the slowest mode, near enough: 1 / (α (π/2)² Σ 1/L²), α 1.3e-7.
   const inverse = piece.dimensionsCm.reduce((sum, d) => sum + 1 / (d / 200) ** 2, 0);
@@ -82,6 +81,7 @@ export function timing(
   beside: readonly CookingBody[] = [],
 ): Timing {
   const toughness = toughnessOf(plan);
+  const sigma = sigmaOf(plan);
   const startC = START_C[plan.meat.startsFrom];
   const longest = longestRun(plan, piece, loaded.build.workingC);
   const knots = Array.from({ length: KNOTS }, (_, i) => longest * (i / (KNOTS - 1)) ** 1.4);
@@ -152,7 +152,7 @@ export function timing(
 
   const below = (curves: readonly MonotoneCurve[], minutes: number): number =>
     curves.reduce(
-      (sum, curve, i) => sum + (NORMAL_THREE.weights[i] as number) * normalCdf(curve.at(minutes) / SIGMA),
+      (sum, curve, i) => sum + (NORMAL_THREE.weights[i] as number) * normalCdf(curve.at(minutes) / sigma),
       0,
     );
 
@@ -189,6 +189,7 @@ export function timing(
  */
 export function chanceThrough(plan: Plan, piece: Piece, history: readonly Stretch[]): Chance {
   const toughness = toughnessOf(plan);
+  const sigma = sigmaOf(plan);
   const [low, high] = TARGET_BAND[plan.target];
   let met = 0;
   let past = 0;
@@ -197,7 +198,7 @@ export function chanceThrough(plan: Plan, piece: Piece, history: readonly Stretc
     const body = pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], { stretch });
     rideAlong(body, history);
     const over = (share: number): number =>
-      normalCdf(Math.log(Math.max(criticalToughness(body, share, 0), 1e-9) / toughness) / SIGMA);
+      normalCdf(Math.log(Math.max(criticalToughness(body, share, 0), 1e-9) / toughness) / sigma);
     met += (NORMAL_THREE.weights[i] as number) * over(low);
     past += (NORMAL_THREE.weights[i] as number) * over(high);
   });
@@ -214,10 +215,9 @@ export function tooWeak(plan: Plan): PlanError {
   );
 }
 
-/** Share melted at a toughness some standard deviations off the table's: the band of the line. */
-export function meltedAt(piece: CookingBody, toughness: number, deviations: number): number {
-  return meanMelted(piece, toughness * Math.exp(SIGMA * deviations));
-}
+/** How tough an animal is so many standard deviations off what the plan takes it for: the band of the line. */
+export const toughnessAt = (plan: Plan, deviations: number): number =>
+  toughnessOf(plan) * Math.exp(sigmaOf(plan) * deviations);
 
 /** Cook value that the table's toughness needs for a share; for the reasons. */
 export function meltingMinutes(share: number, toughness: number, temperatureC: number): number {

@@ -3,7 +3,6 @@ import {
   meanMelted,
   TARGET_BAND,
   THICKNESS_CV,
-  TOUGHNESS_CV,
   type CookField,
   type Grade,
   toughnessBounds,
@@ -11,7 +10,7 @@ import {
 import type { CookingBody } from '../../physics/cooking-body';
 import { monotoneCurve } from '../../physics/monotone';
 import { normalCdf } from '../../physics/normal';
-import { toughnessOf } from '../../plan/learnt';
+import { spreadOf, toughnessOf } from '../../plan/learnt';
 import type { Plan } from '../../plan/plan';
 import type { Pot } from '../../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
@@ -45,7 +44,7 @@ function meatIn(pot: Pot): CookField {
 }
 
 /** What is not known before the check: animals differ, and thickness shifts the same figure. Logarithm. */
-const SIGMA = Math.hypot(TOUGHNESS_CV, 1.5 * THICKNESS_CV);
+const sigmaOf = (plan: Plan): number => Math.hypot(spreadOf(plan, 'toughness'), 1.5 * THICKNESS_CV);
 
 /** Median of a normal variable that is known to lie between two values. */
 function medianBetween(low: number, high: number): number {
@@ -68,10 +67,11 @@ function medianBetween(low: number, high: number): number {
  * @param field cook values of the piece at the check
  * @param usual toughness of the cut
  * @param found the grade
+ * @param sigma what is not known before, of the logarithm
  */
-function toughnessFrom(field: CookField, usual: number, found: Grade): number {
+function toughnessFrom(field: CookField, usual: number, found: Grade, sigma: number): number {
   const { from, to } = toughnessBounds(field, usual, found);
-  return usual * Math.exp(SIGMA * medianBetween(from / SIGMA, to / SIGMA));
+  return usual * Math.exp(sigma * medianBetween(from / sigma, to / sigma));
 }
 
 /**
@@ -90,7 +90,7 @@ export function stillTough(plan: Plan, done: number | SoFar, found: Grade): More
   if (GRADE_FROM[found] >= wanted) return null;
   const pot = typeof done === 'number' ? planned(plan, done) : potSoFar(plan, done).pot;
   const usual = toughnessOf(plan);
-  const toughness = toughnessFrom(meatIn(pot), usual, found);
+  const toughness = toughnessFrom(meatIn(pot), usual, found, sigmaOf(plan));
 
   // What has really happened stands open already.
   if (typeof done === 'number') {

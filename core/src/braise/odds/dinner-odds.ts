@@ -1,8 +1,9 @@
-import { heaterSpread, LATE_TOGETHER, spreadAfter, VARIES, WAITS, type Spread } from '../../larder/what-varies';
+import { LATE_TOGETHER, VARIES, WAITS } from '../../larder/what-varies';
 import { GRADES, leastGrade, type Grade } from '../../meat/tenderness';
 import type { Work } from '../../method/step';
 import { normalCdf } from '../../physics/normal';
 import type { Plan } from '../../plan/plan';
+import { spreadOf } from '../../plan/learnt';
 import { isHotKind, withStage } from '../../plan/stage-settings';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/forecast-document';
@@ -104,8 +105,9 @@ const SHOWS = 0.02;
 const FARTHEST = 2.5;
 
 /** How the pot's own minutes follow its heater and its losses: the plan's forecast with a little more, and a little less. */
-function slopes(base: Forecast, plan: Plan, what: 'heat' | 'losses', sigma: number): Map<string, Slope> {
+function slopes(base: Forecast, plan: Plan, what: 'heat' | 'losses'): Map<string, Slope> {
   const known = base.plan.learnt?.[what];
+  const sigma = spreadOf(base.plan, what);
   const at = (z: number): Map<string, number> => {
     const factor = (known?.factor ?? 1) * Math.exp(sigma * z);
     const other = forecast({ ...plan, learnt: { ...base.plan.learnt, [what]: { factor, cooks: known?.cooks ?? 0 } } });
@@ -164,13 +166,11 @@ export interface Surrogate {
 export function surrogateOf(base: Forecast): Surrogate {
   const { plan } = base;
   const pinned = decided(base);
-  const cooks = (what: 'heat' | 'losses' | 'sear' | 'prep'): number => plan.learnt?.[what]?.cooks ?? 0;
-  const spread = (of: Spread, what: 'heat' | 'losses' | 'sear' | 'prep'): number => spreadAfter(of, cooks(what));
-  const byHeat = slopes(base, pinned, 'heat', spread(heaterSpread(plan.cooker.kind), 'heat'));
-  const byLosses = slopes(base, pinned, 'losses', spread(VARIES.losses, 'losses'));
+  const byHeat = slopes(base, pinned, 'heat');
+  const byLosses = slopes(base, pinned, 'losses');
   const steam = steamMinutes(base);
   const tough = toughRun(base);
-  const [boardCv, searCv] = [spread(VARIES.board, 'prep'), spread(VARIES.sear, 'sear')];
+  const [boardCv, searCv] = [spreadOf(plan, 'prep'), spreadOf(plan, 'sear')];
   const playable = laidOut(base.clock.tasks);
   const together = Math.sqrt(LATE_TOGETHER);
   const apart = Math.sqrt(1 - LATE_TOGETHER);
