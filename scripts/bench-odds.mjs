@@ -57,13 +57,61 @@ const PLANS = [
   ['pork-shoulder', 'chunks', 1500],
 ];
 
+/** A guide whose hands are as slow as was drawn: the pot is the simulated kitchen's own, only the hands' minutes are the list's. */
+function slowedGuide(core, base, surrogate, DRAWN, draw) {
+  const { tasks } = surrogate.playable;
+  const at = new Map(tasks.map(({ id }, i) => [id, i]));
+  const minutes = new Float64Array(tasks.length);
+  const hands = draw.slice(0, surrogate.variables);
+  for (const what of [DRAWN.heater, DRAWN.losses, DRAWN.steam]) hands[what] = 0;
+  hands[DRAWN.animal] = -9;
+  surrogate.minutes(hands, minutes);
+  const guide = core.guideOf(base, core.printerFor('metric'));
+  const steps = guide.steps.map((step) => {
+    const i = at.get(step.task);
+    return i === undefined || !(tasks[i].minutes > 0)
+      ? step
+      : { ...step, minutes: step.minutes * (minutes[i] / tasks[i].minutes) };
+  });
+  return { ...guide, steps };
+}
+
+/** What of a kitchen was drawn: its heater, its losses, its animal. */
+const drawnFactors = (VARIES, DRAWN, draw) => ({
+  heat: { factor: Math.exp(VARIES.heatElectric.cv * draw[DRAWN.heater]), cooks: 1 },
+  losses: { factor: Math.exp(VARIES.losses.cv * draw[DRAWN.losses]), cooks: 1 },
+  toughness: { factor: Math.exp(VARIES.toughness.cv * draw[DRAWN.animal]), cooks: 1 },
+});
+
+/** A cook in the simulated kitchen, as far as is asked; null where the pot never got there. */
+function cooked(core, truth, guide, base, seed, odds = {}, until = () => false) {
+  const run = new core.SimulatedCook(truth, guide, {
+    seed,
+    scatter: false,
+    startMs: Date.parse(SERVE) - base.clock.totalMinutes * MINUTE,
+    faults: [],
+    handsTakeTime: true,
+    stepS: 10,
+    odds,
+  });
+  try {
+    core.steadyHand(run, until);
+  } catch {
+    return null;
+  }
+  return run;
+}
+
+/** A line of the table: what was promised, what came, and the bar. */
+const line = (core, what, count, promised, kept, bar) =>
+  `${what}, ${count}: promised ${((100 * promised) / count).toFixed(0)} %, were ${share(core, kept, count)}${bar}`;
+
 /** Rehearsals with steady hands and truths drawn from the list: was it tender as often, and in time as often, as was promised. */
 function againstKitchen(core, odds, say, count) {
   const { draws } = odds('draws');
   const { DRAWN, surrogateOf } = odds('dinner-odds');
   const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
-  const { againstTarget } = core;
-  let [tender, promisedTender, inTime, promisedInTime, cooked] = [0, 0, 0, 0, 0];
+  let [tender, promisedTender, inTime, promisedInTime, all] = [0, 0, 0, 0, 0];
   for (const [cut, form, grams] of PLANS) {
     const plain = core.newPlan({ cut, form, grams, serveAt: SERVE });
     const first = core.forecast(plain);
@@ -72,26 +120,7 @@ function againstKitchen(core, odds, say, count) {
     const base = core.forecast(plan);
     const promised = core.dinnerOdds(base);
     const surrogate = surrogateOf(base);
-    const guide = core.guideOf(base, core.printerFor('metric'));
-    const usual = surrogate.playable.tasks.map(({ minutes }) => minutes);
-    const at = new Map(surrogate.playable.tasks.map(({ id }, i) => [id, i]));
-    const minutes = new Float64Array(usual.length);
-    const size = Math.round(count / PLANS.length);
-    draws(size, surrogate.variables + 1).forEach((draw, n) => {
-      // The pot is the simulated kitchen's own; only the hands' minutes are the list's.
-      const hands = draw.slice(0, surrogate.variables);
-      for (const what of [DRAWN.heater, DRAWN.losses, DRAWN.steam]) hands[what] = 0;
-      hands[DRAWN.animal] = -9;
-      surrogate.minutes(hands, minutes);
-      const slow = {
-        ...guide,
-        steps: guide.steps.map((step) => {
-          const i = at.get(step.task);
-          return i === undefined || !(usual[i] > 0)
-            ? step
-            : { ...step, minutes: step.minutes * (minutes[i] / usual[i]) };
-        }),
-      };
+    draws(Math.round(count / PLANS.length), surrogate.variables + 1).forEach((draw, n) => {
       const truth = core.forecast({
         ...plan,
         pressureMinutes: base.pressureMinutes,
@@ -99,38 +128,110 @@ function againstKitchen(core, odds, say, count) {
           ...plan.meat,
           thicknessCm: base.piece.thicknessCm * Math.exp(VARIES.thickness.cv * draw[surrogate.variables]),
         },
-        learnt: {
-          heat: { factor: Math.exp(VARIES.heatElectric.cv * draw[DRAWN.heater]), cooks: 1 },
-          losses: { factor: Math.exp(VARIES.losses.cv * draw[DRAWN.losses]), cooks: 1 },
-          toughness: { factor: Math.exp(VARIES.toughness.cv * draw[DRAWN.animal]), cooks: 1 },
-        },
+        learnt: drawnFactors(VARIES, DRAWN, draw),
       });
-      const startMs = Date.parse(SERVE) - base.clock.totalMinutes * MINUTE;
-      const run = new core.SimulatedCook(truth, slow, {
-        seed: 40 + n,
-        scatter: false,
-        startMs,
-        faults: [],
-        handsTakeTime: true,
-        stepS: 10,
-      });
-      try {
-        core.steadyHand(run);
-      } catch {
-        return;
-      }
-      const fine = againstTarget(run.state.grade ?? 'chewy', plan.target) !== 'short';
+      const run = cooked(core, truth, slowedGuide(core, base, surrogate, DRAWN, draw), base, 40 + n);
+      if (run === null) return;
+      const fine = core.againstTarget(run.state.grade ?? 'chewy', plan.target) !== 'short';
       const late = (run.state.dinner.at - Date.parse(SERVE)) / MINUTE + (fine ? 0 : promised.stillTough.minutes);
-      cooked += 1;
+      all += 1;
       tender += fine ? 1 : 0;
       inTime += late <= 0 ? 1 : 0;
       promisedTender += base.tenderness.chance.at + base.tenderness.chance.past;
       promisedInTime += promised.inTime;
     });
   }
-  say(
-    `rehearsals, ${cooked}: promised tender ${((100 * promisedTender) / cooked).toFixed(0)} %, were ${share(core, tender, cooked)} (bar 77 to 83); promised in time ${((100 * promisedInTime) / cooked).toFixed(0)} %, were ${share(core, inTime, cooked)} (bar 87 to 93)`,
-  );
+  say(line(core, 'rehearsals, tender', all, promisedTender, tender, ' (bar 77 to 83)'));
+  say(line(core, 'rehearsals, in time', all, promisedInTime, inTime, ' (bar 87 to 93)'));
+}
+
+const veg = (vegetable, grams, texture) => ({ vegetable, grams, texture, place: 'auto' });
+const GARDEN = [
+  ['beef-chuck', 'chunks', 1200, [veg('carrot', 300, 'tender'), veg('potato-waxy', 400, 'tender')], []],
+  ['goat-neck', 'slices', 1600, [veg('turnip', 350, 'tender'), veg('parsnip', 250, 'soft')], []],
+  ['lamb-shank', 'whole', 1600, [veg('celeriac', 350, 'tender')], [{ grain: 'freekeh', grams: 120, place: 'auto' }]],
+];
+
+/** Vegetables and grains in the simulated kitchen, their size and variety drawn: have they the texture as often as was promised. */
+function againstGarden(core, odds, say, count) {
+  const { draws } = odds('draws');
+  const { DRAWN, surrogateOf } = odds('dinner-odds');
+  const { VARIES, WAITS } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { grainTexture, vegetableTexture } = load(join(root, 'core/dist/stations/doneness.js'));
+  const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
+  let [right, promised, all] = [0, 0, 0];
+  for (const [cut, form, grams, vegetables, grains] of GARDEN) {
+    const plan = { ...core.newPlan({ cut, form, grams, serveAt: SERVE }), vegetables, grains };
+    const base = core.forecast(plan);
+    const surrogate = surrogateOf(base);
+    const items = base.stages.flatMap(({ items }) => items);
+    const [sizes, variety, lift] = [0, 1, 2].map((k) => (i) => surrogate.variables + 3 * i + k);
+    const guide = core.guideOf(base, core.printerFor('metric'));
+    draws(Math.round(count / GARDEN.length), surrogate.variables + 3 * items.length).forEach((draw, n) => {
+      const placed = base.placed.vegetables.map((item, i) => {
+        const found = items.find(({ portion }) => portion === `vegetable-${i + 1}`);
+        const at = items.indexOf(found);
+        return { ...item, sizeCm: found.sizeCm * Math.exp(VARIES.vegetableSize.cv * draw[sizes(at)]) };
+      });
+      const truth = core.forecast({
+        ...plan,
+        pressureMinutes: base.pressureMinutes,
+        learnt: { heat: drawnFactors(VARIES, DRAWN, draw).heat },
+      });
+      // The guide, the meat and the places are the plan's; only what lies on the board is cut otherwise.
+      const real = { ...truth, placed: { ...base.placed, vegetables: placed } };
+      const run = cooked(core, real, guide, base, 40 + n);
+      if (run === null) return;
+      run.kitchen.plants.forEach((plant) => {
+        const at = items.findIndex(({ portion }) => portion === plant.portion);
+        const item = items[at];
+        if (!item || item.chance === null || plant.inAt === null) return;
+        // A stew is not out of its pot at once: what lies in it goes on, more slowly.
+        const waits = WAITS.lift.from + (WAITS.lift.to - WAITS.lift.from) * normalCdf(draw[lift(at)]);
+        const value = (plant.cookValue + 0.6 * (waits - 3)) * Math.exp(-VARIES.variety.cv * draw[variety(at)]);
+        const was = plant.kind === 'grain' ? grainTexture(plant.id, value) : vegetableTexture(plant.id, value);
+        all += 1;
+        right += was === (plant.kind === 'grain' ? 'cooked' : item.wanted) ? 1 : 0;
+        promised += item.chance;
+      });
+    });
+  }
+  say(line(core, 'vegetables and grains as wanted', all, promised, right, ''));
+}
+
+const paste = (grams, when) => ({ additions: [{ ingredient: 'tomato-paste', grams, when }] });
+/** Pots that are near to burning, for one that never does shows nothing. */
+const BASES = [
+  [1000, { deglaze: null }],
+  [1050, paste(100, 'stirred-in')],
+  [1000, paste(100, 'stirred-in')],
+  [1100, paste(60, 'fried')],
+];
+
+/** Pots brought to pressure in the simulated kitchen, their heater, crumbs and cut-out drawn: do they burn as often as was said. */
+function againstBases(core, odds, say, count) {
+  const { draws } = odds('draws');
+  const { VARIES, STUCK_AT_MOST, CUT_OUT_K } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
+  let [burnt, promised, all] = [0, 0, 0];
+  for (const [watts, more] of BASES) {
+    const plain = core.newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 1200, serveAt: SERVE });
+    const plan = { ...plain, ...more, cooker: { ...plain.cooker, watts } };
+    const base = core.forecast(plan);
+    const guide = core.guideOf(base, core.printerFor('metric'));
+    draws(Math.round(count / BASES.length), 3).forEach(([heater, crumbs, cutsOut], n) => {
+      const kitchen = {
+        heat: Math.exp(VARIES.heatElectric.cv * heater),
+        stuck: STUCK_AT_MOST * normalCdf(crumbs) ** 2,
+        tripsBelowK: -CUT_OUT_K * cutsOut,
+      };
+      const run = cooked(core, base, guide, base, 40 + n, kitchen, (step) => step === 'pressure');
+      all += 1;
+      burnt += run === null || run.kitchen.trips.length > 0 ? 1 : 0;
+      promised += base.burn.chance;
+    });
+  }
+  say(line(core, 'pots near to burning that burnt', all, promised, burnt, ''));
 }
 
 /** The odds, judged. */
@@ -140,4 +241,6 @@ export function benchOdds(say) {
   const many = process.argv.includes('--many');
   againstForecasts(core, odds, say, many ? 10_000 : 600);
   againstKitchen(core, odds, say, many ? 1000 : 150);
+  againstGarden(core, odds, say, many ? 600 : 90);
+  againstBases(core, odds, say, many ? 400 : 120);
 }

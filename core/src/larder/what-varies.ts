@@ -49,6 +49,8 @@ export const WAITS = {
   plate: { from: 2, to: 6 },
   /** A vegetable lies so long in its pot until it is lifted out. */
   lift: { from: 1, to: 5 },
+  /** Grain that is eaten from the pot stands in it so long after the last lid. */
+  stand: { from: 8, to: 20 },
 } as const;
 
 /** Of a fond that was scraped up, so much stays stuck at the most; skewed to none, by the square of an even draw. */

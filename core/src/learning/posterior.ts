@@ -186,7 +186,7 @@ export function summary({ kind, weights, cooks }: Posterior): FactorSummary {
  * @param list the spread before anything is known, from the list of what varies
  * @param scatter what the log knows
  * @returns standard deviation of the logarithm
- * @example spreadLearnt(VARIES.sear, summary(unknown('sear')).scatter) // about 0.2
+ * @example Math.round(10 * spreadLearnt(VARIES.sear, summary(unknown('sear')).scatter)) // 2
  */
 export function spreadLearnt({ cv, steady }: Spread, { likely, open }: Scatter): number {
   // The list's figure is the root of the mean square, which lies above the middle.

@@ -220,6 +220,17 @@ const WITHOUT: Readonly<Record<Exclude<BurnCauseId, 'heat'>, (state: BaseState) 
   grain: (state) => ({ ...state, grainSettled: false }),
 };
 
+/** A base takes so long to follow what is above it, s. From memory. */
+export const BASE_LAG_S = 20;
+
+/** How far a base is behind the temperature it would come to, K: for as long as it takes, what is above it has risen. */
+function behind(moments: readonly BaseMoment[], at: BaseMoment, goalC: (moment: BaseMoment) => number): number {
+  const before = moments.filter(({ minute }) => minute <= at.minute - BASE_LAG_S / 60).at(-1);
+  if (before === undefined) return 0;
+  const risesKPerS = (goalC(at) - goalC(before)) / ((at.minute - before.minute) * 60);
+  return Math.max(0, risesKPerS * BASE_LAG_S);
+}
+
 /** Draws of what stays stuck, in the middle of as many equal parts. */
 const STUCK_DRAWS = 8;
 
@@ -230,6 +241,7 @@ const STUCK_DRAWS = 8;
  * @param state at its worst moment
  * @param fond what the sauté left before it was scraped
  * @param cooker its kind, and where it cuts out
+ * @param behindK so far the base is still behind what it would come to, K
  * @returns 0 to 1
  * Accuracy: that of its constants, from memory; within 0.01 of 10,000 draws (a test).
  */
@@ -237,6 +249,7 @@ export function burnChance(
   state: BaseState,
   fond: Sticking,
   { kind, burnCutoutC }: Pick<Plan['cooker'], 'kind' | 'burnCutoutC'>,
+  behindK = 0,
 ): number {
   const heat = heaterSpread(kind).cv;
   const left = STICKING[state.sticking] * (state.stickingShare ?? 1);
@@ -248,7 +261,8 @@ export function burnChance(
     NORMAL_FIVE.nodes.forEach((node, k) => {
       const fluxWPerM2 = state.fluxWPerM2 * Math.exp(heat * node);
       const base = baseTemperatureC({ ...state, ...sticks, fluxWPerM2 });
-      chance += ((NORMAL_FIVE.weights[k] as number) / STUCK_DRAWS) * normalCdf((base - burnCutoutC) / CUT_OUT_K);
+      chance +=
+        ((NORMAL_FIVE.weights[k] as number) / STUCK_DRAWS) * normalCdf((base - behindK - burnCutoutC) / CUT_OUT_K);
     });
   }
   return chance;
@@ -293,9 +307,8 @@ export function burnVerdict(
     lyingShare: lying,
     grainSettled: grainSettles(plan, freeMl),
   });
-  const worst = moments.reduce((most, moment) =>
-    baseTemperatureC(stateAt(moment)) > baseTemperatureC(stateAt(most)) ? moment : most,
-  );
+  const goalC = (moment: BaseMoment): number => baseTemperatureC(stateAt(moment));
+  const worst = moments.reduce((most, moment) => (goalC(moment) > goalC(most) ? moment : most));
   const state = stateAt(worst);
   const baseC = baseTemperatureC(state);
   const cutoutC = plan.cooker.burnCutoutC;
@@ -305,7 +318,7 @@ export function burnVerdict(
     cutoutC,
     kind: plan.cooker.kind === 'stovetop' ? 'scorch' : 'cut-out',
     level: burnLevel(baseC, cutoutC),
-    chance: burnChance(state, fondOf(plan), plan.cooker),
+    chance: burnChance(state, fondOf(plan), plan.cooker, behind(moments, worst, goalC)),
     minute: worst.minute,
     freeMl: state.freeMl,
     sticking,

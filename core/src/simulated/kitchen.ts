@@ -15,6 +15,7 @@ import {
   STICKING,
   type BaseState,
   type BurnCause,
+  BASE_LAG_S,
 } from '../pot/base-temperature';
 import { MELTED_IN } from '../pot/charge';
 import { topLayer } from '../pot/contents';
@@ -33,8 +34,6 @@ export type { Plant } from './plants';
 
 /** What of burnt sugar never comes off. Where the forecast says a film stays. */
 const SUGAR_STAYS = STICKING.film / STICKING['sugar-crust'];
-/** A base takes so long to follow what is above it, s. From memory. */
-const BASE_LAG_S = 20;
 /** With less the juice of the meat is all there is to boil, kg. */
 const NEARLY_DRY_KG = 0.05;
 /** A hot base says so within this of its level, K. */
@@ -56,9 +55,14 @@ export interface KitchenOdds {
   readonly toughness: number;
   /** Times the cooker's heat. */
   readonly heat: number;
+  /** Of what is scraped up, so much stays stuck. */
+  readonly stuck: number;
+  /** Its base cuts out so far below what the cooker is known for, K. */
+  readonly tripsBelowK: number;
 }
 
-const EVEN: KitchenOdds = { toughness: 1, heat: 1 };
+/** Nothing differs; hot spots and crumbs that stay stuck are not drawn, so that what the forecast calls likely does happen. */
+export const EVEN: KitchenOdds = { toughness: 1, heat: 1, stuck: 0, tripsBelowK: LIKELY_K };
 
 /**
  * A kitchen with one pot: the stepping pot model, the cooker's controls, and the food that is on the board, on the base,
@@ -110,7 +114,7 @@ export class SimulatedKitchen {
    */
   constructor(
     readonly plan: Plan,
-    odds: KitchenOdds = EVEN,
+    private readonly odds: KitchenOdds = EVEN,
     sizes: ReadonlyMap<PortionId, number> = new Map(),
   ) {
     const build = potBuild(plan.cooker, plan.kitchen, plan.heat, plan.learnt);
@@ -483,8 +487,9 @@ export class SimulatedKitchen {
 
   /** Share of what sticks that scraping leaves: a film, where the forecast says one stays. */
   private stays(): number {
-    if (fondOf(this.plan) === 'sugar-crust') return SUGAR_STAYS;
-    return this.scraping === 'juice' ? STICKING.film / STICKING.fond : 0;
+    const always =
+      fondOf(this.plan) === 'sugar-crust' ? SUGAR_STAYS : this.scraping === 'juice' ? STICKING.film / STICKING.fond : 0;
+    return always + (1 - always) * this.odds.stuck;
   }
 
   /** Pin, pressure and counting. */
@@ -515,8 +520,7 @@ export class SimulatedKitchen {
     this.baseNow += (goal - this.baseNow) * -Math.expm1(-seconds / BASE_LAG_S);
     if (device.lid === 'off') return;
     this.hottest = Math.max(this.hottest, this.baseNow);
-    // Its hottest spot is hotter than its mean: what the forecast calls likely does happen.
-    const limit = plan.cooker.burnCutoutC - LIKELY_K;
+    const limit = plan.cooker.burnCutoutC - this.odds.tripsBelowK;
     const over = this.baseNow >= limit;
     if (!over) this.scorching = false;
     if (!over || this.scorching || (device.electric && device.mode !== 'pressure')) return;

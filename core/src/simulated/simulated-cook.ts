@@ -11,7 +11,7 @@ import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signa
 import { canBeThrownIn, type FaultId } from './faults';
 import { moveOf } from '../method/moves';
 import { handsBegin, handsEnd } from './hands';
-import { SimulatedKitchen, type KitchenOdds, type MeatPlace } from './kitchen';
+import { EVEN, SimulatedKitchen, type KitchenOdds, type MeatPlace } from './kitchen';
 import { seeded, type Random } from '../physics/random';
 
 /** A kitchen's heat against its plate: coefficient of variation. From memory. */
@@ -66,6 +66,8 @@ export interface SimulatedSetup {
   /** Pressing a step that is not counted takes the minutes it usually takes. */
   readonly handsTakeTime: boolean;
   readonly stepS?: number;
+  /** What differs in this kitchen, where it was drawn elsewhere. */
+  readonly odds?: Partial<KitchenOdds>;
 }
 
 /** What a hand may do whatever the guide says. */
@@ -159,7 +161,7 @@ export class SimulatedCook {
     this.guide = withMoves(guide, f);
     this.random = seeded(setup.seed);
     this.stepS = setup.stepS ?? STEP_S;
-    const drawn: KitchenOdds = {
+    const drawn = {
       toughness: scattered(this.random, TOUGHNESS_CV),
       heat: scattered(this.random, HEAT_CV),
     };
@@ -167,7 +169,7 @@ export class SimulatedCook {
       f.stages.flatMap(({ items }) => items.map(({ portion, sizeCm }) => [portion, sizeCm] as const)),
     );
     const plan = { ...f.plan, ...f.placed };
-    this.kitchen = new SimulatedKitchen(plan, setup.scatter ? drawn : { toughness: 1, heat: 1 }, sizes);
+    this.kitchen = new SimulatedKitchen(plan, { ...EVEN, ...(setup.scatter ? drawn : {}), ...setup.odds }, sizes);
     for (const id of setup.faults) this.kitchen.setFault(id, true);
     this.folded = cookState(guide, [], setup.startMs);
     this.frame([]);

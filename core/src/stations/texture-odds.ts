@@ -12,8 +12,8 @@ export interface CookedItem {
   readonly cookValue: number;
 }
 
-/** Waiting in a pot that stands open, it cooks so much slower than in the boil. Common practice. */
-const STANDING = 0.6;
+/** Waiting in a pot that stands open, it cooks so much slower than in the boil, soon and for long. Common practice. */
+const STANDING = { lift: 0.6, stand: 0.4 };
 /** Standard deviation of an even wait between two ends, over its length. */
 const EVEN = 1 / Math.sqrt(12);
 
@@ -36,12 +36,16 @@ export function textureOdds(
 ): number {
   if (!(cookValue > 0)) return wanted === 'raw' ? 1 : 0;
   const [from, to] = kind === 'grain' ? grainWindow(id) : textureWindow(id, wanted);
-  const lifted = (WAITS.lift.to - WAITS.lift.from) * EVEN * STANDING * Math.min(1, rate);
-  const sigma = Math.hypot(VARIES.variety.cv, VARIES.heatElectric.cv, lifted / cookValue);
+  // A vegetable's usual way out is in its cook value; grain is not lifted out, and stands with the sauce until it is eaten.
+  const wait = kind === 'grain' ? 'stand' : 'lift';
+  const slower = STANDING[wait] * Math.min(1, rate);
+  const stood = kind === 'grain' ? ((WAITS.stand.from + WAITS.stand.to) / 2) * slower : 0;
+  const scatter = (WAITS[wait].to - WAITS[wait].from) * EVEN * slower;
+  const sigma = Math.hypot(VARIES.variety.cv, VARIES.heatElectric.cv, scatter / (cookValue + stood));
   const below = (edge: number, value: number): number =>
     edge <= 0 ? 0 : Number.isFinite(edge) ? normalCdf(Math.log(edge / value) / sigma) : 1;
   const sized = (node: number): number =>
-    kind === 'grain' ? cookValue : cookValue * ofSize(Math.exp(VARIES.vegetableSize.cv * node));
+    kind === 'grain' ? cookValue + stood : cookValue * ofSize(Math.exp(VARIES.vegetableSize.cv * node));
   const chance = NORMAL_THREE.nodes.reduce((sum, node, i) => {
     const value = Math.max(1e-9, sized(node));
     return sum + (NORMAL_THREE.weights[i] as number) * (below(to, value) - below(from, value));
