@@ -1,6 +1,7 @@
 // npm run bench -- --odds [--many]: the odds against full forecasts, and against the simulated kitchen with truths drawn from the list.
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
+import { atTheCheck, potOnMs, slowedGuide } from './drawn-evening.mjs';
 import { root } from './lib.mjs';
 
 const load = createRequire(import.meta.url);
@@ -57,25 +58,6 @@ const PLANS = [
   ['pork-shoulder', 'chunks', 1500],
 ];
 
-/** A guide whose hands are as slow as was drawn: the pot is the simulated kitchen's own, only the hands' minutes are the list's. */
-function slowedGuide(core, base, surrogate, DRAWN, draw) {
-  const { tasks } = surrogate.playable;
-  const at = new Map(tasks.map(({ id }, i) => [id, i]));
-  const minutes = new Float64Array(tasks.length);
-  const hands = draw.slice(0, surrogate.variables);
-  for (const what of [DRAWN.heater, DRAWN.losses, DRAWN.steam]) hands[what] = 0;
-  hands[DRAWN.animal] = -9;
-  surrogate.minutes(hands, minutes);
-  const guide = core.guideOf(base, core.printerFor('metric'));
-  const steps = guide.steps.map((step) => {
-    const i = at.get(step.task);
-    return i === undefined || !(tasks[i].minutes > 0)
-      ? step
-      : { ...step, minutes: step.minutes * (minutes[i] / tasks[i].minutes) };
-  });
-  return { ...guide, steps };
-}
-
 /** What of a kitchen was drawn: its heater, its losses, its animal. */
 const drawnFactors = (VARIES, DRAWN, draw) => ({
   heat: { factor: Math.exp(VARIES.heatElectric.cv * draw[DRAWN.heater]), cooks: 1 },
@@ -88,26 +70,22 @@ function cooked(core, truth, guide, base, seed, odds = {}, until = () => false) 
   const run = new core.SimulatedCook(truth, guide, {
     seed,
     scatter: false,
-    startMs: Date.parse(SERVE) - base.clock.totalMinutes * MINUTE,
+    startMs: potOnMs(load, base, core.guideOf(base, core.printerFor('metric')), guide),
     faults: [],
     handsTakeTime: true,
     stepS: 10,
     odds,
   });
   try {
-    core.steadyHand(run, until);
+    core.steadyHand(run, until, atTheCheck(guide));
   } catch {
     return null;
   }
   return run;
 }
 
-/** A line of the table: what was promised, what came, and the bar. */
-const line = (core, what, count, promised, kept, bar) =>
-  `${what}, ${count}: promised ${((100 * promised) / count).toFixed(0)} %, were ${share(core, kept, count)}${bar}`;
-
 /** Rehearsals with steady hands and truths drawn from the list: was it tender as often, and in time as often, as was promised. */
-function againstKitchen(core, odds, say, count) {
+function againstKitchen(core, odds, count) {
   const { draws } = odds('draws');
   const { DRAWN, surrogateOf } = odds('dinner-odds');
   const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
@@ -130,7 +108,7 @@ function againstKitchen(core, odds, say, count) {
         },
         learnt: drawnFactors(VARIES, DRAWN, draw),
       });
-      const run = cooked(core, truth, slowedGuide(core, base, surrogate, DRAWN, draw), base, 40 + n);
+      const run = cooked(core, truth, slowedGuide(load, base, draw), base, 40 + n);
       if (run === null) return;
       const fine = core.againstTarget(run.state.grade ?? 'chewy', plan.target) !== 'short';
       const late = (run.state.dinner.at - Date.parse(SERVE)) / MINUTE + (fine ? 0 : promised.stillTough.minutes);
@@ -141,8 +119,10 @@ function againstKitchen(core, odds, say, count) {
       promisedInTime += promised.inTime;
     });
   }
-  say(line(core, 'rehearsals, tender', all, promisedTender, tender, ' (bar 77 to 83)'));
-  say(line(core, 'rehearsals, in time', all, promisedInTime, inTime, ' (bar 87 to 93)'));
+  return [
+    { what: 'tender', count: all, promised: promisedTender, kept: tender, bar: ' (bar 77 to 83)' },
+    { what: 'in time', count: all, promised: promisedInTime, kept: inTime, bar: ' (bar 87 to 93)' },
+  ];
 }
 
 const veg = (vegetable, grams, texture) => ({ vegetable, grams, texture, place: 'auto' });
@@ -153,7 +133,7 @@ const GARDEN = [
 ];
 
 /** Vegetables and grains in the simulated kitchen, their size and variety drawn: have they the texture as often as was promised. */
-function againstGarden(core, odds, say, count) {
+function againstGarden(core, odds, count) {
   const { draws } = odds('draws');
   const { DRAWN, surrogateOf } = odds('dinner-odds');
   const { VARIES, WAITS } = load(join(root, 'core/dist/larder/what-varies.js'));
@@ -196,7 +176,7 @@ function againstGarden(core, odds, say, count) {
       });
     });
   }
-  say(line(core, 'vegetables and grains as wanted', all, promised, right, ''));
+  return { what: 'vegetables and grains as wanted', count: all, promised, kept: right, bar: '' };
 }
 
 const paste = (grams, when) => ({ additions: [{ ingredient: 'tomato-paste', grams, when }] });
@@ -209,7 +189,7 @@ const BASES = [
 ];
 
 /** Pots brought to pressure in the simulated kitchen, their heater, crumbs and cut-out drawn: do they burn as often as was said. */
-function againstBases(core, odds, say, count) {
+function againstBases(core, odds, count) {
   const { draws } = odds('draws');
   const { VARIES, STUCK_AT_MOST, CUT_OUT_K } = load(join(root, 'core/dist/larder/what-varies.js'));
   const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
@@ -231,7 +211,23 @@ function againstBases(core, odds, say, count) {
       promised += base.burn.chance;
     });
   }
-  say(line(core, 'pots near to burning that burnt', all, promised, burnt, ''));
+  return { what: 'pots near to burning that burnt', count: all, promised, kept: burnt, bar: '' };
+}
+
+/**
+ * What was promised, against what the simulated kitchen made of it.
+ *
+ * @param counts how many of each: rehearsals, pots of vegetables, pots near to burning
+ * @returns for each promise how many cooks, the sum of what was promised, and how many were kept
+ */
+export function calibration({ rehearsals, gardens, bases }) {
+  const core = load(join(root, 'core/dist/index.js'));
+  const odds = (name) => load(join(root, `core/dist/braise/odds/${name}.js`));
+  return [
+    ...againstKitchen(core, odds, rehearsals),
+    againstGarden(core, odds, gardens),
+    againstBases(core, odds, bases),
+  ];
 }
 
 /** The odds, judged. */
@@ -240,7 +236,10 @@ export function benchOdds(say) {
   const odds = (name) => load(join(root, `core/dist/braise/odds/${name}.js`));
   const many = process.argv.includes('--many');
   againstForecasts(core, odds, say, many ? 10_000 : 600);
-  againstKitchen(core, odds, say, many ? 1000 : 150);
-  againstGarden(core, odds, say, many ? 600 : 90);
-  againstBases(core, odds, say, many ? 400 : 120);
+  const counts = many ? { rehearsals: 1000, gardens: 600, bases: 400 } : { rehearsals: 150, gardens: 90, bases: 120 };
+  for (const { what, count, promised, kept, bar } of calibration(counts)) {
+    say(
+      `${what}, ${count}: promised ${((100 * promised) / count).toFixed(0)} %, were ${share(core, kept, count)}${bar}`,
+    );
+  }
 }

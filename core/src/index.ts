@@ -95,6 +95,7 @@ export {
   summary,
   unknown,
   WEIGHTS,
+  areWeights,
   withEvidence,
   type Evidence,
   type FactorKind,

@@ -56,9 +56,19 @@ export interface Posterior {
 /** How many weights a posterior has; and how many it had while only the factor was learnt, not how far cooks lie apart. */
 export const WEIGHTS = { now: POINTS * SDS.length, ofTheFactorAlone: POINTS } as const;
 
-/** Weights of before say the same whatever the spread: they knew one only. */
-const wholeWeights = (weights: readonly number[]): readonly number[] =>
-  weights.length === WEIGHTS.now ? weights : SDS.flatMap(() => weights);
+/** Whether these are weights, of now or of before. */
+export const areWeights = (weights: readonly number[]): boolean =>
+  (Object.values(WEIGHTS) as number[]).includes(weights.length) && weights.every(Number.isFinite);
+
+/**
+ * Weights of before say the same whatever the spread: they knew one only.
+ *
+ * @throws RangeError where they are none
+ */
+function wholeWeights(weights: readonly number[]): readonly number[] {
+  if (!areWeights(weights)) throw new RangeError(`${weights.length} weights cannot be read`);
+  return weights.length === WEIGHTS.now ? weights : SDS.flatMap(() => weights);
+}
 
 /**
  * Nothing known yet but the tables.
@@ -91,6 +101,7 @@ function likelihood(evidence: Evidence, x: number, sd: number): number {
  * @param evidence of one cook
  * @param sign 1 to add, -1 to take away
  * @returns what is known now
+ * @throws RangeError where what was known cannot be read
  * @example summary(withEvidence(unknown('heat'), { at: Math.log(0.8) })).factor < 1 // true
  */
 export function withEvidence(posterior: Posterior, evidence: Evidence, sign: 1 | -1 = 1): Posterior {
@@ -143,6 +154,7 @@ const priorOf = (sd: number, usual: number): number => -((Math.log(sd / usual) /
 /**
  * A posterior in figures: the evidence on the prior.
  *
+ * @throws RangeError where its weights cannot be read
  * @example summary(unknown('prep')).cooks // 0
  */
 export function summary({ kind, weights, cooks }: Posterior): FactorSummary {

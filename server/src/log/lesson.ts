@@ -1,5 +1,6 @@
 import { resultOf, type LogEntry, type Result } from '@hervir/contract';
 import {
+  areWeights,
   cutById,
   newPlan,
   PlanError,
@@ -68,7 +69,13 @@ export const untaught = ({ id, kind, of }: Pick<Taught, 'id' | 'kind' | 'of'>): 
  * @param sign 1 to add, -1 to take away
  */
 export function teach(row: Taught, evidence: Evidence, result: Result, sign: 1 | -1): void {
-  const { weights, cooks } = withEvidence({ kind: row.kind, weights: row.weights, cooks: row.cooks }, evidence, sign);
+  // What cannot be read any more begins again at the table: a cook is closed whatever was known before.
+  const before = areWeights(row.weights) ? row : unknown(row.kind);
+  const { weights, cooks } = withEvidence(
+    { kind: row.kind, weights: before.weights, cooks: before.cooks },
+    evidence,
+    sign,
+  );
   row.weights = [...weights];
   row.cooks = cooks;
   if (row.kind !== 'toughness') return;
