@@ -54,11 +54,11 @@ export interface Posterior {
 }
 
 /** How many weights a posterior has; and how many it had while only the factor was learnt, not how far cooks lie apart. */
-export const WEIGHTS = { now: POINTS * SDS.length, ofTheFactorAlone: POINTS } as const;
+export const WEIGHTS = { now: POINTS * SDS.length, ofTheFactorAlone: POINTS };
 
 /** Whether these are weights, of now or of before. */
 export const areWeights = (weights: readonly number[]): boolean =>
-  (Object.values(WEIGHTS) as number[]).includes(weights.length) && weights.every(Number.isFinite);
+  [WEIGHTS.now, WEIGHTS.ofTheFactorAlone].includes(weights.length) && weights.every(Number.isFinite);
 
 /**
  * Weights of before say the same whatever the spread: they knew one only.

@@ -509,7 +509,8 @@ function chanceHere(
     kind === 'simmer' ? pot.simmerC : historyAt(pot, place, kind).reduce((most, { toC }) => Math.max(most, toC), 0);
   const usual = item.kind === 'grain' ? cookValue : valueAt(sizeCm);
   return textureOdds({ ...item, cookValue }, cookRate(hottest), (share) =>
-    item.kind === 'grain' || share === 1 ? 1 : valueAt(sizeCm * share) / usual,
+    // What has hardly warmed through has collected nothing, whatever its size.
+    item.kind === 'grain' || share === 1 || !(usual > 0) ? 1 : valueAt(sizeCm * share) / usual,
   );
 }
 
