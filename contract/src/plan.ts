@@ -37,6 +37,7 @@ import {
   SIMMER_HEATS,
   STAGE_KINDS,
   STARTS,
+  THAW_WAYS,
   STRAININGS,
   TARGETS,
   TEXTURES,
@@ -157,6 +158,7 @@ const meatFields = {
     })
     .nullable()
     .default(null),
+  thaw: z.enum(THAW_WAYS).optional(),
   flourGrams: quantity(LIMITS.rubGrams).optional(),
   cutAfterSear: z.boolean().optional(),
 };
@@ -328,6 +330,7 @@ const stageSchema = z.strictObject({
 export const planSchema = z.strictObject({
   ...planCore,
   version: z.literal(2),
+  aheadDone: z.record(text(100, 1), wallClock).optional(),
   meat: z.strictObject(meatFields),
   otherMeats: z
     .array(z.strictObject({ ...meatFields, goesIn: stageId.default('start'), comesOut: stageId.default('end') }))

@@ -10,6 +10,8 @@ export interface Grain {
   readonly uptakeMlPerG: number;
   /** The pot may be at most half full with it. */
   readonly halfFill: boolean;
+  /** It lay in water for hours before. */
+  readonly soaked: boolean;
   /** What is done to it before it goes into its bowl. */
   readonly ready: 'pick-over' | 'rinse' | 'weigh-out';
   readonly note: string;
@@ -48,6 +50,8 @@ const READY: Readonly<Record<string, Grain['ready']>> = {
   'egg-noodle': 'weigh-out',
 };
 
+const SOAKED: ReadonlySet<string> = new Set(['bean-dry-soaked', 'kidney-bean-soaked', 'chickpea-soaked']);
+
 export const GRAINS: readonly Grain[] = ROWS.map(
   ([id, name, low, high, fallsApartAt, uptakeMlPerG, halfFill, note]) => ({
     id,
@@ -56,6 +60,7 @@ export const GRAINS: readonly Grain[] = ROWS.map(
     fallsApartAt,
     uptakeMlPerG,
     halfFill,
+    soaked: SOAKED.has(id),
     ready: READY[id] ?? 'rinse',
     note,
   }),

@@ -11,6 +11,9 @@ export type Target = (typeof TARGETS)[number];
 export const isPulled = (target: Target): boolean => target === 'pulls' || target === 'shreds';
 
 export const STARTS = ['fridge', 'room', 'frozen'] as const;
+/** How what lies in the freezer is thawed before the evening. */
+export const THAW_WAYS = ['fridge', 'cold-water'] as const;
+export type ThawWay = (typeof THAW_WAYS)[number];
 export type StartsFrom = (typeof STARTS)[number];
 
 export const SALTINGS = ['ahead', 'just-before', 'no'] as const;
@@ -81,6 +84,8 @@ export interface Meat extends Named {
   pieces?: number | undefined;
   thicknessCm?: number | undefined;
   startsFrom: StartsFrom;
+  /** It lies in the freezer now, and is thawed before the evening; fresh when nothing is said. */
+  thaw?: ThawWay | undefined;
   salted: (typeof SALTINGS)[number];
   /** Minutes from salting to the sear, where it is salted ahead; a night when nothing is said. */
   saltedMinutes?: number | undefined;
@@ -317,6 +322,8 @@ export interface Plan {
   cutLater: boolean;
   /** Tasks of the clock that the cook does earlier than need be, minutes by the task's id. */
   moved: Record<string, number>;
+  /** What of the days before is done, and when, ISO 8601, by the task's id. */
+  aheadDone?: Record<string, string> | undefined;
   /** What was learnt from the log when it was reckoned; nothing when nothing is said. */
   learnt?: LearntFactors | undefined;
   /** ISO 8601 with offset, or null: minutes then count from the start. */

@@ -45,6 +45,13 @@ export function shiftIso(iso: string, minutes: number): string {
 }
 
 /**
+ * The hour of the day that a time shows, by its own offset.
+ *
+ * @example localHour('2027-01-17T19:20:00+01:00') // 19
+ */
+export const localHour = (iso: string): number => Number(iso.slice(11, 13));
+
+/**
  * Reads a time of day as people write it: `19:00`, `19.30`, `1900`, `7 pm`, `7:15pm`, `19`.
  *
  * @returns `HH:MM`, or undefined where the text is no time

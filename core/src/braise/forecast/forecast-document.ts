@@ -1,3 +1,4 @@
+import type { AheadTask } from '../../clock/ahead';
 import type { ReasonFact } from '../../words/reason-words';
 import type { ScheduledTask } from '../../clock/schedule';
 import type { Piece } from '../../meat/piece';
@@ -124,6 +125,8 @@ export interface Forecast {
     readonly handsOnMinutes: number;
     readonly tasks: readonly ScheduledTask[];
   };
+  /** What is to be done before the evening, the earliest first. */
+  readonly ahead: readonly AheadTask[];
   readonly cautions: readonly Caution[];
   readonly reasons: readonly Reason[];
 }

@@ -1,3 +1,4 @@
+import { aheadOf } from '../../clock/ahead';
 import { gramsOf } from '../../units/grams';
 import { meatsOf } from '../../plan/meats';
 import { cutById } from '../../larder/cuts';
@@ -232,6 +233,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     tasksOf(method.blocks, (block) => taskLabel(said, block)),
     plan.moved,
   );
+  const startAt = plan.serveAt === null ? null : shiftIso(plan.serveAt, -schedule.totalMinutes);
   const finish = finishWords(said, method);
   const ends = endsOf(method, portions);
   const cuts = cutsFor(found, portions, method);
@@ -313,8 +315,9 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       })),
     ),
     leftovers: leftovers(plan.servings, print, plan.serveAt),
+    ahead: aheadOf(plan, { startAt, tasks: schedule.tasks }),
     clock: {
-      startAt: plan.serveAt === null ? null : shiftIso(plan.serveAt, -schedule.totalMinutes),
+      startAt,
       eatAt: plan.serveAt,
       totalMinutes: schedule.totalMinutes,
       handsOnMinutes: schedule.handsOnMinutes,

@@ -1,0 +1,88 @@
+import type { AheadKind, AheadTask, Late, Missed } from '../clock/ahead';
+import { grainById } from '../larder/grains';
+import { printDuration } from '../units/time';
+import { inHours } from './hours';
+
+type Said = Pick<AheadTask, 'kind' | 'name' | 'minutes'>;
+
+/**
+ * What is to be done before the evening, as one says it.
+ *
+ * @example aheadText({ kind: 'soak', name: 'chickpeas', minutes: 480 }) // 'Soak the chickpeas in plenty of cold water: 8 h'
+ */
+export function aheadText({ kind, name, minutes }: Said): string {
+  const lies = inHours(minutes / 60);
+  switch (kind) {
+    case 'thaw-fridge':
+      return `Take the ${name} out of the freezer, into the fridge on a tray: thawed in ${lies}`;
+    case 'thaw-water':
+      return `Thaw the ${name} in cold water, tightly wrapped: ${lies}`;
+    case 'salt':
+      return `Salt the ${name}, and back into the fridge uncovered: ${lies}`;
+    case 'marinate':
+      return `Put the ${name} into its marinade, in the fridge: ${lies}`;
+    case 'soak':
+      return `Soak the ${name} in plenty of cold water: ${lies}`;
+  }
+}
+
+/** The same in a few words, for a line among others: "salt the goat shoulder". */
+export function aheadBriefly({ kind, name }: Pick<Said, 'kind' | 'name'>): string {
+  const verbs: Readonly<Record<AheadKind, string>> = {
+    'thaw-fridge': `the ${name} out of the freezer`,
+    'thaw-water': `the ${name} into cold water`,
+    salt: `salt the ${name}`,
+    marinate: `the ${name} into its marinade`,
+    soak: `soak the ${name}`,
+  };
+  return verbs[kind];
+}
+
+/** What can hurt at that task; local authorities come first. Null where nothing can. */
+export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
+  switch (kind) {
+    case 'thaw-fridge':
+      return 'Never on the counter. What drips is raw: a tray under it, nothing below. Your food authority comes first.';
+    case 'thaw-water':
+      return 'Tightly wrapped, the water cold and changed every half hour, and cooked at once. Your food authority comes first.';
+    case 'marinate':
+      return 'In the fridge. What held raw meat is boiled or cooked with it before anyone eats of it.';
+    case 'salt':
+    case 'soak':
+      return null;
+  }
+}
+
+/** What it means that something was late, and what the plan then reckons with. */
+export function missedText({ task: { kind, name }, missed }: Pick<Late, 'task' | 'missed'>): string {
+  return (
+    {
+      'thaw-fridge': `The ${name} is still in the freezer`,
+      'thaw-water': `The ${name} is not in its water yet`,
+      salt: `The ${name} is not salted yet`,
+      marinate: `The ${name} is not in its marinade yet`,
+      soak: `The ${name} were not soaked long enough`,
+    }[kind] + `: ${meaning(missed)}`
+  );
+}
+
+function meaning(missed: Missed): string {
+  switch (missed.code) {
+    case 'in-water':
+      return `the fridge takes too long now. In cold water it takes ${printDuration(missed.minutes)}; it is cooked at once then.`;
+    case 'still-frozen':
+      return 'it will be frozen in the middle. It can be cooked from frozen, with more minutes and a paler sear.';
+    case 'salted-later':
+      return `salt now lies on it for ${printDuration(missed.minutes)}.`;
+    case 'salted-at-the-pot':
+      return 'salt it when it goes into the pot.';
+    case 'marinated-shorter':
+      return `it lies in it for ${inHours(missed.hours)} now.`;
+    case 'not-marinated':
+      return 'it is cooked without.';
+    case 'unsoaked':
+      return `they are cooked as ${grainById(missed.grain).name.toLowerCase()}, and take twice as long.`;
+    case 'soak-quickly':
+      return 'boil them for two minutes in plenty of water, leave them an hour under a lid, and pour that water away.';
+  }
+}
