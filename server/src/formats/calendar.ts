@@ -1,8 +1,11 @@
-import { cutById, cutTitle, shiftIso, type Forecast, type ScheduledTask } from '@hervir/core';
+import { aheadCaution, aheadText, cutById, cutTitle, shiftIso, type Forecast, type ScheduledTask } from '@hervir/core';
 import ical, { ICalAlarmType } from 'ical-generator';
 
 /** Text of a calendar: RFC 5545, 3.3.11. */
 const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replace(/\r?\n/g, '\\n');
+
+/** In a calendar it takes a quarter of an hour. */
+const AHEAD_TAKES_MS = 15 * 60_000;
 
 /** What a cook wants to be called for: hands are needed, or a side dish begins; what the pot does by itself is not. */
 function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean {
@@ -52,6 +55,22 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
       description: `${f.pressureMinutes} min under pressure. Pressure minutes, cautions and your cooker's manual: see the plan.`,
     })
     .createAlarm({ type: ICalAlarmType.display, triggerBefore: 10 * 60, description: `Begin ${name} in ten minutes` });
+  // Days before: what is done already calls nobody.
+  for (const task of f.ahead) {
+    if (task.at === null || task.doneAt !== null) continue;
+    const summary = aheadText(task);
+    calendar
+      .createEvent({
+        id: `${id}-${task.id}@hervir`,
+        stamp,
+        sequence,
+        start: new Date(task.at),
+        end: new Date(Date.parse(task.at) + AHEAD_TAKES_MS),
+        summary,
+        description: [`For ${name}`, aheadCaution(task)].filter((text) => text !== null).join('. '),
+      })
+      .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: summary });
+  }
   const hands = tasks.filter(({ resource, handsOn }) => handsOn || resource === 'pot');
   for (const task of tasks) {
     const before = hands[hands.indexOf(task) - 1];

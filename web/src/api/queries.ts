@@ -110,6 +110,8 @@ export interface PlanActions {
   rename(id: string, name: string): Promise<void>;
   /** Says when it is eaten. */
   eatAt(id: string, serveAt: string): Promise<void>;
+  /** Changes a plan as it is kept now. */
+  change(id: string, how: (plan: Plan) => Plan): Promise<void>;
   copy(id: string): Promise<void>;
   remove(id: string): Promise<void>;
   restore(id: string): Promise<void>;
@@ -123,17 +125,15 @@ export function usePlanActions(): PlanActions {
     await client.invalidateQueries({ queryKey: keys.braises });
   };
   const open = (id: string): Promise<BraiseRecord> => request('GET', `/braises/${id}`);
+  const change: PlanActions['change'] = async (id, how) => {
+    const { plan, revision } = await open(id);
+    await request('PUT', `/braises/${id}`, { revision, plan: how(plan) });
+    await done(id);
+  };
   return {
-    async rename(id, name) {
-      const { plan, revision } = await open(id);
-      await request('PUT', `/braises/${id}`, { revision, plan: { ...plan, name } });
-      await done(id);
-    },
-    async eatAt(id, serveAt) {
-      const { plan, revision } = await open(id);
-      await request('PUT', `/braises/${id}`, { revision, plan: { ...plan, serveAt } });
-      await done(id);
-    },
+    rename: (id, name) => change(id, (plan) => ({ ...plan, name })),
+    eatAt: (id, serveAt) => change(id, (plan) => ({ ...plan, serveAt })),
+    change,
     async copy(id) {
       const { plan } = await open(id);
       const copyId = newId();

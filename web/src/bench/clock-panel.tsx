@@ -14,6 +14,7 @@ import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useBraises } from '../api/queries';
+import { AheadList } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
 import { useBusyPots } from '../shared/use-busy-pots';
 import { useNow } from '../shared/use-now';
@@ -85,6 +86,12 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           </Verdict>
         ))}
       </section>
+      {forecast.ahead.length > 0 && (
+        <section aria-label="Before the evening">
+          <h3>Before the evening</h3>
+          <AheadList plan={plan} tasks={forecast.ahead} startAt={clock.startAt} now={now} onChange={edit} />
+        </section>
+      )}
       {!late && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
       <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />
       <Sides plan={plan} edit={edit} />

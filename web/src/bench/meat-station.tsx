@@ -1,4 +1,4 @@
-import { cutById, type Form, FORMS, LEAST_GRAMS, LIMITS, type Plan } from '@hervir/core';
+import { cutById, type Form, FORMS, LEAST_GRAMS, LIMITS, type Plan, type ThawWay } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { OtherCuts } from './other-cuts';
@@ -123,8 +123,20 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
           { value: 'room', label: 'Room' },
           { value: 'frozen', label: 'Frozen' },
         ]}
-        onChange={(startsFrom) => change({ startsFrom })}
+        onChange={(startsFrom) => change({ startsFrom, thaw: startsFrom === 'frozen' ? undefined : meat.thaw })}
       />
+      {meat.startsFrom !== 'frozen' && (
+        <Choice<ThawWay | 'no'>
+          label="Thaw first"
+          value={meat.thaw ?? 'no'}
+          options={[
+            { value: 'no', label: 'No' },
+            { value: 'fridge', label: 'In fridge' },
+            { value: 'cold-water', label: 'In water' },
+          ]}
+          onChange={(thaw) => change({ thaw: thaw === 'no' ? undefined : thaw })}
+        />
+      )}
       <Choice
         label="Until"
         value={plan.target}

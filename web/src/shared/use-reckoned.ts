@@ -11,6 +11,8 @@ import { useUnits } from './use-units';
 export interface Reckoned {
   readonly plan: Plan;
   readonly clock: Forecast['clock'];
+  /** What is done before the evening. */
+  readonly ahead: Forecast['ahead'];
 }
 
 /** One and the same as long as nothing has come. */
@@ -28,7 +30,7 @@ export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned
       queryFn: async (): Promise<Reckoned | null> => {
         const { plan } = await request<BraiseRecord>('GET', `/braises/${id}`);
         const reckoned = await reckoner('beside').forecast(plan, system);
-        return reckoned.ok ? { plan, clock: reckoned.value.clock } : null;
+        return reckoned.ok ? { plan, clock: reckoned.value.clock, ahead: reckoned.value.ahead } : null;
       },
       staleTime: Infinity,
     })),

@@ -10,12 +10,15 @@ import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
 import { lateStart } from '../shared/late-start';
 import { MoreButton } from './more-button';
 import { SayWhen } from './say-when';
-import { useNext, type Begins } from './use-next';
+import { useNext, usePlansAhead, type Begins } from './use-next';
 
 const NO_PLANS: readonly BraiseSummary[] = [];
 
 /** From here on the other plans of the evening are worth a word, minutes. */
 const TOGETHER = 1;
+
+/** Nor this: few plans reach back over days. */
+const DaysAhead = lazy(() => import('./days-ahead').then((module) => ({ default: module.DaysAhead })));
 
 /** Not in the first load: the menu comes when it is asked for. */
 const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: module.PlanMenu })));
@@ -25,6 +28,7 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
   const braises = useBraises();
   const [renaming, setRenaming] = useState<BraiseSummary | null>(null);
   const next = useNext(braises.data ?? NO_PLANS, now);
+  const ahead = usePlansAhead(braises.data ?? NO_PLANS, now);
   if (braises.isPending) {
     return (
       <p className="dim" style={{ marginTop: 24 }}>
@@ -42,38 +46,43 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
   const plans = braises.data;
   const rest = plans.filter(({ id }) => id !== next?.plan.id);
   return (
-    <div className="columns">
-      <section aria-label="Begin next">
-        <h2>Begin next</h2>
-        {next ? (
-          <ul className="plan-grid">
-            <PlanItem
-              plan={next.plan}
-              now={now}
-              onRename={setRenaming}
-              begin={<Begin begins={next.begins} now={now} />}
-            />
-          </ul>
-        ) : (
-          <p className="dim">Nothing is waiting. A plan with a dinner ahead shows here.</p>
-        )}
-      </section>
-      <section aria-label="Plans">
-        <h2>Plans</h2>
-        {plans.length === 0 ? (
-          <p className="dim">No plans yet. Fill the sentence above; “Open on the bench” keeps it as a plan.</p>
-        ) : rest.length === 0 ? (
-          <p className="dim">No others.</p>
-        ) : (
-          <ul className="plan-grid">
-            {rest.map((plan) => (
-              <PlanItem key={plan.id} plan={plan} now={now} onRename={setRenaming} />
-            ))}
-          </ul>
-        )}
-      </section>
-      {renaming && <Rename key={renaming.id} plan={renaming} close={() => setRenaming(null)} />}
-    </div>
+    <>
+      <Suspense fallback={null}>
+        <DaysAhead plans={ahead} now={now} />
+      </Suspense>
+      <div className="columns">
+        <section aria-label="Begin next">
+          <h2>Begin next</h2>
+          {next ? (
+            <ul className="plan-grid">
+              <PlanItem
+                plan={next.plan}
+                now={now}
+                onRename={setRenaming}
+                begin={<Begin begins={next.begins} now={now} />}
+              />
+            </ul>
+          ) : (
+            <p className="dim">Nothing is waiting. A plan with a dinner ahead shows here.</p>
+          )}
+        </section>
+        <section aria-label="Plans">
+          <h2>Plans</h2>
+          {plans.length === 0 ? (
+            <p className="dim">No plans yet. Fill the sentence above; “Open on the bench” keeps it as a plan.</p>
+          ) : rest.length === 0 ? (
+            <p className="dim">No others.</p>
+          ) : (
+            <ul className="plan-grid">
+              {rest.map((plan) => (
+                <PlanItem key={plan.id} plan={plan} now={now} onRename={setRenaming} />
+              ))}
+            </ul>
+          )}
+        </section>
+        {renaming && <Rename key={renaming.id} plan={renaming} close={() => setRenaming(null)} />}
+      </div>
+    </>
   );
 }
 

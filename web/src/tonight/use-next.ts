@@ -61,20 +61,25 @@ function besideOneAnother(
   });
 }
 
-/**
- * The plan that must be begun next: across all plans whose dinner is ahead, by when their work begins and not by when they
- * are eaten, with each pot and the cook's hands once; one that is on the fire already is begun.
- */
-export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | null {
-  const { system } = useUnits();
+/** The plans whose dinner is ahead and that are not on the fire, the next dinner first: as many as are looked into. */
+export function usePlansAhead(plans: readonly BraiseSummary[], now: Date): readonly BraiseSummary[] {
   const cooks = useRunning().data;
-  const ahead = useMemo(() => {
+  return useMemo(() => {
     const running = new Set((cooks ?? []).map(({ braiseId }) => braiseId));
     return plans
       .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !running.has(id))
       .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
       .slice(0, LOOKED_INTO);
   }, [plans, cooks, now]);
+}
+
+/**
+ * The plan that must be begun next: across all plans whose dinner is ahead, by when their work begins and not by when they
+ * are eaten, with each pot and the cook's hands once; one that is on the fire already is begun.
+ */
+export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | null {
+  const { system } = useUnits();
+  const ahead = usePlansAhead(plans, now);
   const reckoned = useReckoned(ahead);
   const busy = useBusyPots(now);
   // Laid out anew when a plan, a cook or the minute changes, and not at every key of the sentence above.

@@ -1,0 +1,100 @@
+import { aheadCaution, aheadText, lateOnes, missedText, type AheadTask, type Plan, upperFirst } from '@hervir/core';
+import { Button } from 'antd';
+import dayjs from 'dayjs';
+import type { ReactNode } from 'react';
+import './ahead-list.css';
+import { Verdict } from './verdict';
+import { clockTime, dayWord } from './words';
+
+interface Props {
+  readonly plan: Plan;
+  readonly tasks: readonly AheadTask[];
+  /** When the evening begins; null where dinner has no time. */
+  readonly startAt: string | null;
+  readonly now: Date;
+  /** Changes the plan: done with, undone, or reckoned with as it really is. */
+  readonly onChange: (change: (plan: Plan) => Plan) => void;
+}
+
+/** A time as plans keep it: this device's own, with its offset. */
+const stamp = (now: Date): string => dayjs(now).format('YYYY-MM-DDTHH:mm:ssZ');
+
+function withDone(plan: Plan, id: string, at: string | null): Plan {
+  const others = Object.entries(plan.aheadDone ?? {}).filter(([key]) => key !== id);
+  return { ...plan, aheadDone: Object.fromEntries(at === null ? others : [...others, [id, at]]) };
+}
+
+/** When something is done: the day first, for the hour says little days before. */
+function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
+  if (task.doneAt !== null) {
+    return (
+      <span className="ahead-when done">
+        ● done {dayWord(task.doneAt, now)}, {clockTime(task.doneAt)}
+      </span>
+    );
+  }
+  if (task.at === null || task.latestAt === null) return null;
+  const differs = task.latest - task.best > 1;
+  if (Date.parse(task.at) < now.getTime()) {
+    return (
+      <span className="ahead-when">
+        Now{' '}
+        <small className="dim">
+          was for {clockTime(task.at)} {dayWord(task.at, now)}
+        </small>
+      </span>
+    );
+  }
+  return (
+    <span className="ahead-when">
+      {upperFirst(dayWord(task.at, now))}, {clockTime(task.at)}
+      {differs && (
+        <small className="dim">
+          {' '}
+          (by {clockTime(task.latestAt)} {dayWord(task.latestAt, now)} at the latest)
+        </small>
+      )}
+    </span>
+  );
+}
+
+/** What is done before the evening: each with its day and hour, done with one press; what is late says what it means. */
+export function AheadList({ plan, tasks, startAt, now, onChange }: Props): ReactNode {
+  const late = new Map(
+    (startAt === null ? [] : lateOnes(plan, tasks, startAt, now.getTime())).map((one) => [one.task.id, one]),
+  );
+  return (
+    <div className="ahead">
+      <ul className="ahead-list">
+        {tasks.map((task) => {
+          const missed = late.get(task.id);
+          const caution = aheadCaution(task);
+          return (
+            <li key={task.id}>
+              <When task={task} now={now} />
+              <span className="ahead-what">
+                {aheadText(task)}
+                {caution !== null && <small className="caution-source">{caution}</small>}
+                {missed && <Verdict tone="watch">{missedText(missed)}</Verdict>}
+              </span>
+              <span className="ahead-press">
+                {missed && missed.plan !== plan && (
+                  <Button onClick={() => onChange(() => missed.plan)}>Reckon with it</Button>
+                )}
+                <Button
+                  type={task.doneAt === null && !missed ? 'primary' : 'default'}
+                  aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
+                  onClick={() =>
+                    onChange((before) => withDone(before, task.id, task.doneAt === null ? stamp(now) : null))
+                  }
+                >
+                  {task.doneAt === null ? 'Done' : 'Not done'}
+                </Button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

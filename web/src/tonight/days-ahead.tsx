@@ -1,0 +1,56 @@
+import type { BraiseSummary } from '@hervir/contract';
+import type { AheadTask, Plan } from '@hervir/core';
+import { App } from 'antd';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { usePlanActions } from '../api/queries';
+import { AheadList } from '../shared/ahead-list';
+import { useReckoned } from '../shared/use-reckoned';
+import { dayWord } from '../shared/words';
+
+/** What is due within so many hours is worth a place on the first page. */
+const SOON_HOURS = 24;
+
+/** What is to be done today for a dinner of another day, across all plans. */
+export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSummary[]; readonly now: Date }): ReactNode {
+  const reckoned = useReckoned(plans);
+  const actions = usePlanActions();
+  const { message } = App.useApp();
+  const soon = now.getTime() + SOON_HOURS * 3_600_000;
+  const due = ({ at, doneAt }: AheadTask): boolean => at !== null && doneAt === null && Date.parse(at) <= soon;
+  const waiting = plans.flatMap((plan, i) => {
+    const one = reckoned[i] ?? null;
+    const tasks = one?.ahead.filter(due) ?? [];
+    return one === null || tasks.length === 0 ? [] : [{ plan, one, tasks }];
+  });
+  if (waiting.length === 0) return null;
+  const change = async (id: string, how: (plan: Plan) => Plan): Promise<void> => {
+    try {
+      await actions.change(id, how);
+    } catch (error) {
+      void message.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <section aria-label="Before the evening" className="days-ahead">
+      <h2>Before the evening</h2>
+      {waiting.map(({ plan, one, tasks }) => (
+        <div key={plan.id} className="card">
+          <p>
+            <Link to={`/bench/${plan.id}`}>
+              <strong>{plan.name}</strong>
+            </Link>
+            {plan.serveAt !== null && <span className="dim"> eaten {dayWord(plan.serveAt, now)}</span>}
+          </p>
+          <AheadList
+            plan={one.plan}
+            tasks={tasks}
+            startAt={one.clock.startAt}
+            now={now}
+            onChange={(how) => void change(plan.id, how)}
+          />
+        </div>
+      ))}
+    </section>
+  );
+}
