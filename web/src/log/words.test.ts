@@ -45,7 +45,19 @@ describe('how far a cook is off its plan', () => {
 
 describe('what was learnt, in a sentence', () => {
   const said = (kind: Parameters<typeof learntWords>[0]['kind'], of: string, factor: number): string =>
-    learntWords({ key: kind, kind, of, factor, range: [factor, factor], cooks: 4, apart: 0.1, scatter: { likely: [], open: 1 }, off: false, short: 0, past: 0 });
+    learntWords({
+      key: kind,
+      kind,
+      of,
+      factor,
+      range: [factor, factor],
+      cooks: 4,
+      apart: 0.1,
+      scatter: { likely: [], open: 1 },
+      off: false,
+      short: 0,
+      past: 0,
+    });
 
   test.each([
     ['heat', 'The blue one', 0.79, 'The blue one gives 21 % less heat than its plate says.'],

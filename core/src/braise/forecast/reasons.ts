@@ -149,7 +149,8 @@ function factsOf(f: Unreasoned): Behind[] {
     values: { toPin: pot.minutesToPin, toPressure: pot.minutesToPressure },
   });
   const { heat, losses } = plan.learnt ?? {};
-  if (heat && heat.factor !== 1) add('minutesToPressure', { code: 'learnt-heat', values: { cooks: heat.cooks, factor: heat.factor } });
+  if (heat && heat.factor !== 1)
+    add('minutesToPressure', { code: 'learnt-heat', values: { cooks: heat.cooks, factor: heat.factor } });
   if (losses && losses.factor !== 1) {
     add('minutesToPressure', { code: 'learnt-losses', values: { cooks: losses.cooks, factor: losses.factor } });
   }
