@@ -64,6 +64,25 @@ describe('the calendar (RFC 5545), read by another library', () => {
     expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-03-28T17:00:00.000Z');
   });
 
+  test('days before have their own entries, each with an alarm and its caution; what is done calls nobody', () => {
+    const friday = { ...plan, meat: { ...plan.meat, thaw: 'fridge' as const, salted: 'ahead' as const } };
+    const f = forecast(friday);
+    const before = events(calendarOf({ id: 'p', revision: 1 }, f, NOW)).filter(({ uid }) => /thaw|salt/.test(uid));
+    expect(before.map(({ uid }) => uid).sort()).toEqual(f.ahead.map(({ id }) => `p-${id}@hervir`).sort());
+    for (const { uid, startDate, component } of before) {
+      const task = f.ahead.find(({ id }) => uid.includes(id));
+      expect(startDate.toJSDate().getTime()).toBe(Date.parse(task?.at ?? ''));
+      expect(component.getAllSubcomponents('valarm')).toHaveLength(1);
+    }
+    expect(before.find(({ uid }) => uid.includes('thaw'))?.description).toMatch(/Never on the counter/);
+    const done = {
+      ...friday,
+      aheadDone: Object.fromEntries(f.ahead.map(({ id }) => [id, '2027-01-15T20:00:00+01:00'])),
+    };
+    const left = events(calendarOf({ id: 'p', revision: 1 }, forecast(done), NOW));
+    expect(left.filter(({ uid }) => /thaw|salt/.test(uid))).toEqual([]);
+  });
+
   test('a plan without a time to eat has no calendar', () => {
     expect(() => calendarOf({ id: 'p', revision: 1 }, forecast({ ...plan, serveAt: null }), NOW)).toThrow(
       'no time to eat',
