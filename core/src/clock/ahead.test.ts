@@ -86,7 +86,7 @@ describe('the days before a Sunday', () => {
     expect(thaw.until).toBeLessThanOrEqual(salt.latest);
     expect(salt.until).toBe(base.clock.tasks.find(({ work }) => work.kind === 'sear')?.startMinute);
     expect(salt.latest).toBe(salt.until - 1440);
-    expect([soak.until, soak.minutes]).toEqual([0, 8 * HOUR]);
+    expect([soak.name, soak.until, soak.minutes]).toEqual(['chickpeas', 0, 8 * HOUR]);
     expect(thaw.at?.slice(0, 10)).toBe('2027-01-15');
     expect(salt.at?.slice(0, 10)).toBe('2027-01-16');
   });
@@ -181,8 +181,6 @@ test('it is said plainly, and what can hurt stands at it and defers', () => {
   for (const kind of ['thaw-fridge', 'thaw-water'] as const) {
     expect(aheadCaution({ kind })).toMatch(/authority comes first/);
   }
-  expect(aheadCaution({ kind: 'thaw-water' })).toMatch(
-    /changed every half hour, and cooked at once/,
-  );
+  expect(aheadCaution({ kind: 'thaw-water' })).toMatch(/changed every half hour, and cooked at once/);
   expect(aheadCaution({ kind: 'thaw-fridge' })).toMatch(/Never on the counter/);
 });

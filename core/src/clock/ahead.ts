@@ -108,7 +108,8 @@ export function aheadOf(plan: Plan, { startAt, tasks }: Clock): AheadTask[] {
   });
   const ofGrains = portions
     .filter(({ kind, food }) => kind === 'grain' && food !== null && grainById(food).soaked)
-    .map((portion) => task('soak', portion, SOAK.least, 0));
+    // Dry in the cupboard, it is not soaked yet.
+    .map(({ id, name }) => task('soak', { id, name: name.replace(/, soaked$/, '') }, SOAK.least, 0));
   return [...ofMeats, ...ofGrains].sort((a, b) => a.best - b.best);
 }
 

@@ -1,5 +1,7 @@
 import type { BraiseRecord } from '@hervir/contract';
 import {
+  aheadCaution,
+  aheadText,
   bowlsOf,
   guideOf,
   moveOf,
@@ -18,7 +20,7 @@ import { request } from '../api/client';
 import { keys } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
-import { clockTime, dayWord, inSentence, timeOfMinute } from '../shared/words';
+import { clockTime, dayWord, inSentence, longDay, timeOfMinute } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
 import './card.css';
 
@@ -43,12 +45,13 @@ export function Card(): ReactNode {
     );
   }
   if (!record.data || !forecast) return <p className="room dim">Opening…</p>;
-  const { plan } = forecast;
+  const { plan, clock } = forecast;
   const printer = printerFor(system);
   const guide = guideOf(forecast, printer);
-  const prep = prepSteps({ ...plan, ...forecast.placed }, printer);
+  // What has its own day stands with it, and not a second time among tonight's.
+  const dated = new Set<string>(clock.startAt === null ? [] : ['salt-ahead', 'marinate']);
+  const prep = prepSteps({ ...plan, ...forecast.placed }, printer).filter(({ kind }) => !dated.has(kind));
   const bowls = bowlsOf(forecast, printer);
-  const { clock } = forecast;
   const rows = rowsOf(clock, guide);
   return (
     <div className="room">
@@ -74,6 +77,23 @@ export function Card(): ReactNode {
           </p>
         </header>
         <section>
+          {forecast.ahead.length > 0 && (
+            <>
+              <h2>Before the evening</h2>
+              <ul className="ticks">
+                {forecast.ahead.map((task) => (
+                  <li key={task.id}>
+                    {task.at !== null && (
+                      <strong>
+                        {longDay(task.at)}, {clockTime(task.at)}:{' '}
+                      </strong>
+                    )}
+                    {aheadText(task)}. {aheadCaution(task)}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           <h2>Prepare</h2>
           <ul className="ticks">
             {prep.map(({ id: step, text }) => (

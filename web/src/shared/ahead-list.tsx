@@ -79,7 +79,12 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
               </span>
               <span className="ahead-press">
                 {missed && missed.plan !== plan && (
-                  <Button onClick={() => onChange(() => missed.plan)}>Reckon with it</Button>
+                  <Button
+                    aria-label={`Reckon with it: ${missedText(missed)}`}
+                    onClick={() => onChange(() => missed.plan)}
+                  >
+                    Reckon with it
+                  </Button>
                 )}
                 <Button
                   type={task.doneAt === null && !missed ? 'primary' : 'default'}
