@@ -27,7 +27,7 @@ async function on(iso: string, width: number): Promise<Person> {
       globalThis.Date = new Proxy(Real, {
         construct: (target, given: readonly number[]) =>
           given.length === 0 ? new target(Real.now() + shift) : new target(...(given as [number])),
-        get: (target, key) => (key === 'now' ? () => Real.now() + shift : Reflect.get(target, key)),
+        get: (target, key) => (key === 'now' ? () => Real.now() + shift : (Reflect.get(target, key) as unknown)),
       });
     },
     Date.parse(iso) - Date.now(),

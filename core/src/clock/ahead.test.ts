@@ -140,6 +140,16 @@ describe('what was late', () => {
     );
   });
 
+  test('nothing is salted while it is a block of ice: salt counts from when it has thawed', () => {
+    const salt = of('salt');
+    // On Saturday at noon of the clock it goes into the fridge: it is thawed on Sunday, some hours before the sear.
+    const taken = -of('thaw-fridge').minutes - 3 * HOUR;
+    const later = late(done('thaw-fridge', taken), taken + 60).find(({ task }) => task.kind === 'salt');
+    expect(later?.plan.meat.saltedMinutes).toBeCloseTo(salt.until + 3 * HOUR, -1);
+    // Not thawed in time at all, it is salted at the pot.
+    expect(late(friday, -30).find(({ task }) => task.kind === 'salt')?.missed.code).toBe('salted-at-the-pot');
+  });
+
   test('taken out too late counts from when it was taken out', () => {
     const thaw = of('thaw-fridge');
     expect(late(done('thaw-fridge', thaw.latest - 10), -60).map(({ task }) => task.kind)).not.toContain('thaw-fridge');
@@ -166,7 +176,8 @@ describe('what was late', () => {
   });
 
   test('a marinade of an hour is one of an hour; of some minutes it is none', () => {
-    const night = { ...friday, meat: { ...friday.meat, marinade: { ml: 200, hours: 12, then: 'poured-in' as const } } };
+    const fresh = { ...friday.meat, thaw: undefined };
+    const night = { ...friday, meat: { ...fresh, marinade: { ml: 200, hours: 12, then: 'poured-in' as const } } };
     const hour = late(night, -60).find(({ task }) => task.kind === 'marinate');
     expect(hour?.plan.meat.marinade).toMatchObject({ hours: 1, ml: 200 });
     expect(late(night, -10).find(({ task }) => task.kind === 'marinate')?.plan.meat.marinade).toBeNull();

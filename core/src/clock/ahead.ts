@@ -209,11 +209,23 @@ function missedBy(plan: Plan, { kind, portion }: AheadTask, left: number): Omit<
  * @example lateOnes(plan, [], '2027-01-17T16:00:00+01:00', 0).length // 0
  */
 export function lateOnes(plan: Plan, tasks: readonly AheadTask[], startAt: string, nowMs: number): Late[] {
+  const minuteOf = (ms: number): number => (ms - Date.parse(startAt)) / 60_000;
+  const begunAt = ({ doneAt }: AheadTask): number => minuteOf(doneAt === null ? nowMs : Date.parse(doneAt));
+  /** Nothing is put onto a block of ice: when a cut has thawed, in water where the fridge takes too long now. */
+  const thawedAt = (portion: PortionId): number => {
+    const thaw = tasks.find((one) => one.portion === portion && THAWING.has(one.kind));
+    if (thaw === undefined) return -Infinity;
+    const inFridge = begunAt(thaw) + thaw.minutes;
+    if (inFridge <= NOTHING) return inFridge;
+    const { missed } = missedBy(plan, thaw, -begunAt(thaw));
+    return missed.code === 'in-water' ? minuteOf(nowMs) + missed.minutes : Infinity;
+  };
   return tasks.flatMap((task) => {
-    const begun = task.doneAt === null ? nowMs : Date.parse(task.doneAt);
     // Thawed in time for the board is thawed in time: salt and marinade then lie on it for less, and say so themselves.
-    const end = THAWING.has(task.kind) ? 0 : task.until;
-    const left = end - (begun - Date.parse(startAt)) / 60_000;
+    const thawing = THAWING.has(task.kind);
+    const begun = begunAt(task);
+    const from = thawing || task.doneAt !== null ? begun : Math.max(begun, thawedAt(task.portion));
+    const left = (thawing ? 0 : task.until) - from;
     if (left >= task.minutes - NOTHING || (task.kind === 'soak' && left >= ENOUGH_SOAKED)) return [];
     return [{ task, ...missedBy(plan, task, Math.max(0, left)) }];
   });
