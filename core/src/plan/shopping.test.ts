@@ -1,0 +1,58 @@
+import { AROMATICS } from '../larder/aromatics';
+import { asSold } from '../larder/as-sold';
+import { VEGETABLES } from '../larder/vegetables';
+import { planFor } from '../testing/fixtures';
+import type { Plan } from './plan';
+import { shoppingList, type ShoppingLine } from './shopping';
+
+const shank: Plan = {
+  ...planFor('lamb-shank', 'whole', 1600),
+  aromatics: [
+    { ingredient: 'onion', grams: 200 },
+    { ingredient: 'carrot', grams: 80 },
+  ],
+  vegetables: [{ vegetable: 'carrot', grams: 300, texture: 'tender', place: 'auto' }],
+  grains: [{ grain: 'chickpea-soaked', grams: 200, place: 'auto' }],
+};
+const line = (list: readonly ShoppingLine[], name: RegExp): ShoppingLine => {
+  const found = list.find((one) => name.test(one.name));
+  if (!found) throw new Error(`no ${name} in ${list.map((one) => one.name).join(', ')}`);
+  return found;
+};
+
+test('the meat as bought, carrots of both kinds once and with their peel, pulses dry', () => {
+  const list = shoppingList([shank]);
+  expect(line(list, /shank/).grams).toBe(1600);
+  const carrots = line(list, /carrot/);
+  // 380 g peeled, 0.82 left of what is bought, 90 g each.
+  expect(carrots.grams).toBeCloseTo(380 / 0.82, 6);
+  expect(carrots.pieces).toBe(5);
+  expect(line(list, /chickpeas/)).toMatchObject({ name: 'dry chickpeas', grams: 200, pieces: null });
+  expect(list.map(({ name }) => name)).not.toContain('water');
+  expect(list[0]?.aisle).toBe('meat');
+});
+
+test('two plans are bought for once, and each line knows for whom', () => {
+  const other: Plan = { ...planFor('lamb-shank', 'whole', 900), aromatics: [{ ingredient: 'onion', grams: 100 }] };
+  const list = shoppingList([shank, other]);
+  expect(line(list, /shank/)).toMatchObject({ grams: 2500, plans: [0, 1] });
+  expect(line(list, /onion/)).toMatchObject({ pieces: 3, plans: [0, 1] });
+  expect(line(list, /carrot/).plans).toEqual([0]);
+});
+
+test('one of it is named as one, and a slice over it is no second one', () => {
+  const one: Plan = { ...shank, vegetables: [], aromatics: [{ ingredient: 'onion', grams: 125 }] };
+  expect(line(shoppingList([one]), /onion/)).toMatchObject({ pieces: 1, name: 'onion' });
+});
+
+test('every vegetable that is peeled or trimmed has its share; nothing is left of more than was bought', () => {
+  const known = VEGETABLES.filter(({ id }) => asSold(id) === null).map(({ id }) => id);
+  // Out of a jar, and used as they are.
+  expect(known).toEqual(['olive', 'caper']);
+  for (const { id } of [...VEGETABLES, ...AROMATICS]) {
+    const sold = asSold(id);
+    if (sold === null) continue;
+    expect(sold.left).toBeGreaterThan(0.5);
+    expect(sold.left).toBeLessThanOrEqual(1);
+  }
+});
