@@ -15,6 +15,7 @@ const BenchDoor = lazy(() => import('../bench/bench').then((module) => ({ defaul
 const Times = lazy(() => import('../times/times').then((module) => ({ default: module.Times })));
 const Cookers = lazy(() => import('../cookers/cookers').then((module) => ({ default: module.Cookers })));
 const Rescue = lazy(() => import('../rescue/rescue').then((module) => ({ default: module.Rescue })));
+const ShoppingRoom = lazy(() => import('../shopping/shopping').then((module) => ({ default: module.ShoppingRoom })));
 const Card = lazy(() => import('../card/card').then((module) => ({ default: module.Card })));
 const Cook = lazy(() => import('../cook/cook').then((module) => ({ default: module.Cook })));
 const CookDoor = lazy(() => import('../cook/cook').then((module) => ({ default: module.CookDoor })));
@@ -53,6 +54,7 @@ export function App(): ReactNode {
                 <Route path="bench/:id" element={<Bench />} />
                 <Route path="cook" element={<CookDoor />} />
                 <Route path="cook/:id" element={<Cook />} />
+                <Route path="shopping" element={<ShoppingRoom />} />
                 <Route path="card/:id" element={<Card />} />
                 <Route path="recipe" element={<FromRecipe />} />
                 <Route path="rehearse" element={<RehearseDoor />} />

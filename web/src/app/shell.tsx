@@ -28,6 +28,7 @@ const TITLED = [
   ...ROOMS,
   { path: '/cook', name: 'At the pot' },
   { path: '/card', name: 'Card' },
+  { path: '/shopping', name: 'What to buy' },
   { path: '/recipe', name: 'From a recipe' },
 ];
 

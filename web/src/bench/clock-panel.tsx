@@ -107,6 +107,9 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           <Link className="ant-btn ant-btn-default" to={`/card/${id}`}>
             One-page card
           </Link>
+          <Link className="ant-btn ant-btn-default" to={`/shopping?plan=${id}`}>
+            What to buy
+          </Link>
           <Button href={`/api/braises/${id}/card.md`} download="card.md">
             Card as text
           </Button>

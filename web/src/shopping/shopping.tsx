@@ -1,0 +1,152 @@
+import type { BraiseRecord } from '@hervir/contract';
+import { shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
+import { useQueries } from '@tanstack/react-query';
+import { App, Button, Checkbox } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { request } from '../api/client';
+import { keys, useBraises } from '../api/queries';
+import { Trouble } from '../shared/trouble';
+import { useUnits } from '../shared/use-units';
+import { dayWord } from '../shared/words';
+import { useShopping } from '../state/shopping-store';
+import './shopping.css';
+
+const AISLE_NAMES: Readonly<Record<Aisle, string>> = {
+  meat: 'Meat',
+  greens: 'Greens and roots',
+  dry: 'Dry, tins and jars',
+  poured: 'To pour',
+};
+const AISLES = Object.keys(AISLE_NAMES) as Aisle[];
+
+type Amount = (line: ShoppingLine) => string;
+
+/** How much of something: pieces first, for that is how it is bought. */
+function useAmount(): Amount {
+  const { print } = useUnits();
+  return ({ pieces, grams, ml }) => {
+    const weight = grams !== null ? print('mass', grams) : ml !== null ? print('volume', ml) : '';
+    return pieces === null ? weight : `${pieces} (about ${weight})`;
+  };
+}
+
+/** The list as text, for a message or a note: what is ticked is left out. */
+function asText(lines: readonly ShoppingLine[], ticked: ReadonlySet<string>, amount: Amount): string {
+  return AISLES.flatMap((aisle) => {
+    const own = lines.filter((line) => line.aisle === aisle && !ticked.has(line.id));
+    return own.length === 0
+      ? []
+      : [`${AISLE_NAMES[aisle]}:`, ...own.map((line) => `- ${upperFirst(line.name)}: ${amount(line)}`), ''];
+  })
+    .join('\n')
+    .trim();
+}
+
+/** What to buy for the plans that are chosen: as sold, ticked where it is in the house, on paper, as text. */
+export function ShoppingRoom(): ReactNode {
+  const braises = useBraises();
+  const { plans, ticked, buyFor, begin, tick } = useShopping();
+  const [params, setParams] = useSearchParams();
+  const { message } = App.useApp();
+  const amount = useAmount();
+  const [today] = useState(() => new Date());
+  const asked = params.get('plan');
+  useEffect(() => {
+    if (asked === null) return;
+    begin([asked]);
+    setParams({}, { replace: true });
+  }, [asked, begin, setParams]);
+  const kept = (braises.data ?? []).filter(({ unreadable }) => unreadable !== true);
+  const chosen = kept.filter(({ id }) => plans.includes(id));
+  const records = useQueries({
+    queries: chosen.map(({ id, revision }) => ({
+      queryKey: [...keys.braise(id), 'shopping', revision],
+      queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
+    })),
+    combine: (found) => found.flatMap(({ data }) => (data === undefined ? [] : [data])),
+  });
+  if (braises.error) {
+    return (
+      <div className="room">
+        <Trouble what="The list cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+      </div>
+    );
+  }
+  const lines = shoppingList(records.map(({ plan }) => plan));
+  const out = new Set(ticked);
+  const several = records.length > 1;
+  const copy = async (): Promise<void> => {
+    try {
+      await navigator.clipboard.writeText(asText(lines, out, amount));
+      void message.success('The list is copied');
+    } catch {
+      void message.error('This browser does not let it be copied: select it, or print it.');
+    }
+  };
+  return (
+    <div className="room">
+      <h1>What to buy</h1>
+      <fieldset className="shopping-plans">
+        <legend>For</legend>
+        {braises.isPending ? (
+          <p className="dim">Looking for plans…</p>
+        ) : kept.length === 0 ? (
+          <p className="dim">No plans yet. Fill the sentence on Tonight; “Open on the bench” keeps it as a plan.</p>
+        ) : (
+          kept.map(({ id, name, serveAt }) => (
+            <Checkbox
+              key={id}
+              checked={plans.includes(id)}
+              onChange={(event) =>
+                buyFor(event.target.checked ? [...plans, id] : plans.filter((other) => other !== id))
+              }
+            >
+              {name} {serveAt !== null && <small className="dim">{dayWord(serveAt, today)}</small>}
+            </Checkbox>
+          ))
+        )}
+      </fieldset>
+      {lines.length > 0 && (
+        <>
+          <div className="card-actions">
+            <Button type="primary" onClick={() => void copy()}>
+              Copy as text
+            </Button>
+            <Button onClick={() => window.print()}>Print</Button>
+          </div>
+          <div className="shopping">
+            {AISLES.filter((aisle) => lines.some((line) => line.aisle === aisle)).map((aisle) => (
+              <section key={aisle} aria-label={AISLE_NAMES[aisle]}>
+                <h2>{AISLE_NAMES[aisle]}</h2>
+                <ul>
+                  {lines
+                    .filter((line) => line.aisle === aisle)
+                    .map((line) => (
+                      <li key={line.id} className={out.has(line.id) ? 'ticked' : ''}>
+                        <Checkbox checked={out.has(line.id)} onChange={(event) => tick(line.id, event.target.checked)}>
+                          <strong>{upperFirst(line.name)}</strong> <span className="figure">{amount(line)}</span>
+                          {several && (
+                            <small className="dim">
+                              {line.plans.map((at) => records[at]?.plan.name ?? '').join(', ')}
+                            </small>
+                          )}
+                        </Checkbox>
+                      </li>
+                    ))}
+                </ul>
+              </section>
+            ))}
+          </div>
+          <p className="dim">
+            As sold: peel, trim and bones are counted. What is ticked is in the house; salt, oil and water are not on
+            it.
+          </p>
+        </>
+      )}
+      {lines.length === 0 && kept.length > 0 && !braises.isPending && (
+        <p className="dim">{chosen.length === 0 ? 'Choose a plan to buy for.' : 'Looking into the plans…'}</p>
+      )}
+    </div>
+  );
+}
