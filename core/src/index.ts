@@ -106,6 +106,7 @@ export { observe, observeByHand, type Observation } from './learning/observe';
 export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/learnt';
 export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Missed } from './clock/ahead';
 export { aheadBriefly, aheadCaution, aheadText, missedText } from './words/ahead-words';
+export { roundTo } from './units/round';
 export { shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
 export { thawMinutes } from './meat/thaw-time';
 export { shareInterval } from './physics/share-interval';

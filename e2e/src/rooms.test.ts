@@ -27,6 +27,7 @@ describe('every room', () => {
     `/rehearse/${over}`,
     `/rescue/power-cut?cook=${cook}`,
     `/card/${plan}`,
+    `/shopping?plan=${plan}`,
     `/log/${entry}`,
   ];
   beforeAll(async () => {

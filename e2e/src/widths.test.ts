@@ -68,6 +68,7 @@ test('no page keeps an old width: narrowed, turned, and back', async () => {
     '/',
     `/bench/${plan?.id}`,
     `/card/${plan?.id}`,
+    `/shopping?plan=${plan?.id}`,
     `/cook/${cook}`,
     '/rescue',
     '/rescue/burn',

@@ -1,5 +1,5 @@
 import type { BraiseRecord } from '@hervir/contract';
-import { shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
+import { roundTo, shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { App, Button, Checkbox } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
@@ -20,13 +20,22 @@ const AISLE_NAMES: Readonly<Record<Aisle, string>> = {
 };
 const AISLES = Object.keys(AISLE_NAMES) as Aisle[];
 
+/** From so many grams on, tens are enough. */
+const COARSE_FROM = 50;
+
 type Amount = (line: ShoppingLine) => string;
 
 /** How much of something: pieces first, for that is how it is bought. */
 function useAmount(): Amount {
   const { print } = useUnits();
   return ({ pieces, grams, ml }) => {
-    const weight = grams !== null ? print('mass', grams) : ml !== null ? print('volume', ml) : '';
+    // A shop’s scale does not show more.
+    const weight =
+      grams !== null
+        ? print('mass', roundTo(grams, grams < COARSE_FROM ? 1 : 10))
+        : ml !== null
+          ? print('volume', ml)
+          : '';
     return pieces === null ? weight : `${pieces} (about ${weight})`;
   };
 }
@@ -109,7 +118,7 @@ export function ShoppingRoom(): ReactNode {
       </fieldset>
       {lines.length > 0 && (
         <>
-          <div className="card-actions">
+          <div className="shopping-actions">
             <Button type="primary" onClick={() => void copy()}>
               Copy as text
             </Button>
