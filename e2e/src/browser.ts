@@ -125,7 +125,18 @@ export async function press(page: Page, find: () => Promise<ElementHandle | null
       await found?.evaluate((element) => {
         const told = window as unknown as { pressed?: boolean };
         told.pressed = false;
-        element.addEventListener('click', () => (told.pressed = true), { capture: true, once: true });
+        // Drawn anew under the finger it is another element of the same name: that is pressed too, and not pressed twice.
+        const named = (one: Element): string => one.getAttribute('aria-label') ?? one.textContent;
+        const [tag, name] = [element.tagName, named(element)];
+        const isIt = (one: EventTarget): boolean =>
+          one instanceof Element && (one === element || (one.tagName === tag && named(one) === name));
+        document.addEventListener(
+          'click',
+          (event) => {
+            if (event.composedPath().some(isIt)) told.pressed = true;
+          },
+          { capture: true, once: true },
+        );
         // On a phone the rooms' bar lies over the lower edge.
         const { top, bottom } = element.getBoundingClientRect();
         if (top < 0 || bottom > innerHeight - 80) element.scrollIntoView({ block: 'center' });

@@ -72,7 +72,12 @@ export async function openKitchen(config: Partial<Config> = {}): Promise<TestKit
     async send(method, path, body, headers = {}) {
       const response = await fetch(`${running.address}${path}`, {
         method,
-        headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+        // A connection that was idle may be closed by the server just as it is taken up again: each request has its own.
+        headers: {
+          connection: 'close',
+          ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+          ...headers,
+        },
         ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       });
       const text = await response.text();
