@@ -1,7 +1,7 @@
 // npm run bench -- --odds [--many]: the odds against full forecasts, and against the simulated kitchen with truths drawn from the list.
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import { atTheCheck, potOnMs, slowedGuide } from './drawn-evening.mjs';
+import { atTheCheck, drawnEvening } from './drawn-evening.mjs';
 import { root } from './lib.mjs';
 
 const load = createRequire(import.meta.url);
@@ -66,11 +66,11 @@ const drawnFactors = (VARIES, DRAWN, draw) => ({
 });
 
 /** A cook in the simulated kitchen, as far as is asked; null where the pot never got there. */
-function cooked(core, truth, guide, base, seed, odds = {}, until = () => false) {
+function cooked(core, truth, guide, startMs, seed, odds = {}, until = () => false) {
   const run = new core.SimulatedCook(truth, guide, {
     seed,
     scatter: false,
-    startMs: potOnMs(load, base, core.guideOf(base, core.printerFor('metric')), guide),
+    startMs,
     faults: [],
     handsTakeTime: true,
     stepS: 10,
@@ -87,7 +87,7 @@ function cooked(core, truth, guide, base, seed, odds = {}, until = () => false) 
 /** Rehearsals with steady hands and truths drawn from the list: was it tender as often, and in time as often, as was promised. */
 function againstKitchen(core, odds, count) {
   const { draws } = odds('draws');
-  const { DRAWN, surrogateOf } = odds('dinner-odds');
+  const { DRAWN } = odds('dinner-odds');
   const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
   let [tender, promisedTender, inTime, promisedInTime, all] = [0, 0, 0, 0, 0];
   for (const [cut, form, grams] of PLANS) {
@@ -97,7 +97,8 @@ function againstKitchen(core, odds, count) {
     const plan = { ...plain, ...core.withSpare(plain, first.clock.tasks, nine.earlier) };
     const base = core.forecast(plan);
     const promised = core.dinnerOdds(base);
-    const surrogate = surrogateOf(base);
+    const evening = drawnEvening(load, base);
+    const { surrogate } = evening;
     draws(Math.round(count / PLANS.length), surrogate.variables + 1).forEach((draw, n) => {
       const truth = core.forecast({
         ...plan,
@@ -108,7 +109,8 @@ function againstKitchen(core, odds, count) {
         },
         learnt: drawnFactors(VARIES, DRAWN, draw),
       });
-      const run = cooked(core, truth, slowedGuide(load, base, draw), base, 40 + n);
+      const slow = evening.slowed(draw);
+      const run = cooked(core, truth, slow, evening.potOnMs(slow), 40 + n);
       if (run === null) return;
       const fine = core.againstTarget(run.state.grade ?? 'chewy', plan.target) !== 'short';
       const late = (run.state.dinner.at - Date.parse(SERVE)) / MINUTE + (fine ? 0 : promised.stillTough.minutes);
@@ -135,7 +137,7 @@ const GARDEN = [
 /** Vegetables and grains in the simulated kitchen, their size and variety drawn: have they the texture as often as was promised. */
 function againstGarden(core, odds, count) {
   const { draws } = odds('draws');
-  const { DRAWN, surrogateOf } = odds('dinner-odds');
+  const { DRAWN } = odds('dinner-odds');
   const { VARIES, WAITS } = load(join(root, 'core/dist/larder/what-varies.js'));
   const { grainTexture, vegetableTexture } = load(join(root, 'core/dist/stations/doneness.js'));
   const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
@@ -143,10 +145,10 @@ function againstGarden(core, odds, count) {
   for (const [cut, form, grams, vegetables, grains] of GARDEN) {
     const plan = { ...core.newPlan({ cut, form, grams, serveAt: SERVE }), vegetables, grains };
     const base = core.forecast(plan);
-    const surrogate = surrogateOf(base);
+    const evening = drawnEvening(load, base);
+    const { surrogate, guide } = evening;
     const items = base.stages.flatMap(({ items }) => items);
     const [sizes, variety, lift] = [0, 1, 2].map((k) => (i) => surrogate.variables + 3 * i + k);
-    const guide = core.guideOf(base, core.printerFor('metric'));
     draws(Math.round(count / GARDEN.length), surrogate.variables + 3 * items.length).forEach((draw, n) => {
       const placed = base.placed.vegetables.map((item, i) => {
         const found = items.find(({ portion }) => portion === `vegetable-${i + 1}`);
@@ -160,7 +162,7 @@ function againstGarden(core, odds, count) {
       });
       // The guide, the meat and the places are the plan's; only what lies on the board is cut otherwise.
       const real = { ...truth, placed: { ...base.placed, vegetables: placed } };
-      const run = cooked(core, real, guide, base, 40 + n);
+      const run = cooked(core, real, guide, evening.potOnMs(guide), 40 + n);
       if (run === null) return;
       run.kitchen.plants.forEach((plant) => {
         const at = items.findIndex(({ portion }) => portion === plant.portion);
@@ -198,14 +200,15 @@ function againstBases(core, odds, count) {
     const plain = core.newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 1200, serveAt: SERVE });
     const plan = { ...plain, ...more, cooker: { ...plain.cooker, watts } };
     const base = core.forecast(plan);
-    const guide = core.guideOf(base, core.printerFor('metric'));
+    const evening = drawnEvening(load, base);
+    const { guide } = evening;
     draws(Math.round(count / BASES.length), 3).forEach(([heater, crumbs, cutsOut], n) => {
       const kitchen = {
         heat: Math.exp(VARIES.heatElectric.cv * heater),
         stuck: STUCK_AT_MOST * normalCdf(crumbs) ** 2,
         tripsBelowK: -CUT_OUT_K * cutsOut,
       };
-      const run = cooked(core, base, guide, base, 40 + n, kitchen, (step) => step === 'pressure');
+      const run = cooked(core, base, guide, evening.potOnMs(guide), 40 + n, kitchen, (step) => step === 'pressure');
       all += 1;
       burnt += run === null || run.kitchen.trips.length > 0 ? 1 : 0;
       promised += base.burn.chance;

@@ -163,7 +163,7 @@ await demoInBrowser(async ({ address, browser, plans, clock }) => {
   await cook.until('sear-1-1');
   cook.wait(2.2);
   await picture(browser, address, { ...PHONE, name: 'at-the-pot-phone', path, after: 'Leave them alone' });
-  await cook.until('natural', { pin: 18 });
+  await cook.until('natural', { pin: 12 });
   cook.wait(5);
   await picture(browser, address, { ...NIGHT, name: 'at-the-pot', path, after: 'wins' });
   await cook.until('check');

@@ -5,7 +5,7 @@
 import { writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import { atTheCheck, potOnMs, slowedGuide } from './drawn-evening.mjs';
+import { atTheCheck, boardMinutes, drawnEvening } from './drawn-evening.mjs';
 import { buildAll, install, root } from './lib.mjs';
 
 install();
@@ -26,7 +26,6 @@ const SEED = Number(process.env.SEASON_SEED ?? 12);
 /** The refuge's cook likes to be as sure of the hour as of the meat. */
 const SURE = 0.8;
 const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
-const { surrogateOf } = load(join(root, 'core/dist/braise/odds/dinner-odds.js'));
 
 const veg = (vegetable, grams, texture = 'tender') => ({ vegetable, grams, texture, place: 'auto' });
 const grain = (id, grams) => ({ grain: id, grams, place: 'auto' });
@@ -118,11 +117,8 @@ function begun(plain) {
   const first = core.forecast(plan);
   const { earlier } = core.dinnerOdds(first).beginnings.find(({ chance }) => chance === SURE);
   // This cook is done at the board before the pot comes on, and so begins earlier than the clock says.
-  const guide = core.guideOf(first, core.printerFor('metric'));
-  const ahead =
-    (Date.parse(first.clock.startAt) + core.potMinute(first) * 60_000 - potOnMs(load, first, guide, { steps: [] })) /
-    60_000;
-  const spare = Math.max(0, earlier - (ahead - core.potMinute(first)));
+  const usual = boardMinutes(core.guideOf(first, core.printerFor('metric')));
+  const spare = Math.max(0, earlier - (usual - core.potMinute(first)));
   return { ...plan, ...core.withSpare(plan, first.clock.tasks, spare) };
 }
 
@@ -153,11 +149,12 @@ const cooks = SEASON.map(([date, name, [cut, form, grams], cooker, more, odd = {
       toughness: factor(TOUGHNESS[species] ?? 1, VARIES.toughness.steady),
     },
   });
-  const guide = core.guideOf(planned, core.printerFor('metric'));
+  const evening = drawnEvening(load, planned);
+  const { guide, surrogate } = evening;
   // This cook's hands are as slow as the list's.
-  const draw = Float64Array.from({ length: surrogateOf(planned).variables }, () => random.normal());
-  const slow = slowedGuide(load, planned, draw);
-  const startMs = potOnMs(load, planned, guide, slow);
+  const draw = Float64Array.from({ length: surrogate.variables }, () => random.normal());
+  const slow = evening.slowed(draw);
+  const startMs = evening.potOnMs(slow);
   const tries = atTheCheck(slow);
   const run = new core.SimulatedCook(truth, slow, {
     seed: 2000 + i,

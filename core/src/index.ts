@@ -107,7 +107,8 @@ export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/l
 export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Missed } from './clock/ahead';
 export { aheadBriefly, aheadCaution, aheadText, missedText } from './words/ahead-words';
 export { roundTo } from './units/round';
-export { shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
+export { TENTH } from './physics/normal';
+export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
 export { thawMinutes } from './meat/thaw-time';
 export { shareInterval } from './physics/share-interval';
 export { seeded, type Random } from './physics/random';

@@ -2,7 +2,7 @@ import { grainById } from '../larder/grains';
 import { thawMinutes } from '../meat/thaw-time';
 import { meatsOf } from '../plan/meats';
 import type { Meat, Plan } from '../plan/plan';
-import { portionsOf, type Portion, type PortionId } from '../plan/portions';
+import { portionAt, portionsOf, type Portion, type PortionId } from '../plan/portions';
 import { isCured } from '../stations/sear';
 import { localHour, shiftIso } from '../units/time';
 import type { ScheduledTask } from './schedule';
@@ -101,7 +101,7 @@ export function aheadOf(plan: Plan, { startAt, tasks }: Clock): AheadTask[] {
     return { id, kind, portion, name, minutes, latest, until, best, at: at(best), latestAt: at(latest), doneAt };
   };
   const ofMeats = meatsOf(plan).flatMap((meat, i) => {
-    const portion = portions.find(({ kind, index }) => kind === 'meat' && index === i);
+    const portion = portionAt(portions, 'meat', i);
     return portion === undefined
       ? []
       : ofMeat(meat, searMinute).map(({ kind, minutes, until }) => task(kind, portion, minutes, until));
@@ -143,9 +143,8 @@ const ENOUGH_SOAKED = 4 * 60;
 /** A soaked pulse, and what it is when it was not. Kidney beans and chickpeas are not cooked from dry in a braise. */
 const UNSOAKED: Readonly<Record<string, string>> = { 'bean-dry-soaked': 'bean-dry-unsoaked' };
 
-/** The plan with one of its cuts changed. */
-function withMeat(plan: Plan, portion: PortionId, change: Partial<Meat>): Plan {
-  const index = portionsOf(plan).find(({ id }) => id === portion)?.index ?? 0;
+/** The plan with one of its cuts changed, by its place. */
+function withMeat(plan: Plan, index: number, change: Partial<Meat>): Plan {
   if (index === 0) return { ...plan, meat: { ...plan.meat, ...change } };
   return {
     ...plan,
@@ -155,41 +154,40 @@ function withMeat(plan: Plan, portion: PortionId, change: Partial<Meat>): Plan {
 
 /** What so many minutes make of a task that wanted more. */
 function missedBy(plan: Plan, { kind, portion }: AheadTask, left: number): Omit<Late, 'task'> {
-  const index = portionsOf(plan).find(({ id }) => id === portion)?.index ?? 0;
+  const { index = 0, food = null } = portionsOf(plan).find(({ id }) => id === portion) ?? {};
   const meat = meatsOf(plan)[index] ?? plan.meat;
   switch (kind) {
     case 'thaw-fridge':
     case 'thaw-water': {
       const minutes = thawMinutes(meat, 'cold-water');
       return kind === 'thaw-fridge' && minutes <= left
-        ? { missed: { code: 'in-water', minutes }, plan: withMeat(plan, portion, { thaw: 'cold-water' }) }
+        ? { missed: { code: 'in-water', minutes }, plan: withMeat(plan, index, { thaw: 'cold-water' }) }
         : {
             missed: { code: 'still-frozen' },
-            plan: withMeat(plan, portion, { startsFrom: 'frozen', thaw: undefined }),
+            plan: withMeat(plan, index, { startsFrom: 'frozen', thaw: undefined }),
           };
     }
     case 'salt':
       return left >= LEAST_SALT
         ? {
             missed: { code: 'salted-later', minutes: Math.floor(left) },
-            plan: withMeat(plan, portion, { saltedMinutes: Math.floor(left) }),
+            plan: withMeat(plan, index, { saltedMinutes: Math.floor(left) }),
           }
         : {
             missed: { code: 'salted-at-the-pot' },
-            plan: withMeat(plan, portion, { salted: 'just-before', saltedMinutes: undefined }),
+            plan: withMeat(plan, index, { salted: 'just-before', saltedMinutes: undefined }),
           };
     case 'marinate': {
       const hours = Math.floor(left / 6) / 10;
       return left >= LEAST_MARINADE && meat.marinade !== null
         ? {
             missed: { code: 'marinated-shorter', hours },
-            plan: withMeat(plan, portion, { marinade: { ...meat.marinade, hours } }),
+            plan: withMeat(plan, index, { marinade: { ...meat.marinade, hours } }),
           }
-        : { missed: { code: 'not-marinated' }, plan: withMeat(plan, portion, { marinade: null }) };
+        : { missed: { code: 'not-marinated' }, plan: withMeat(plan, index, { marinade: null }) };
     }
     case 'soak': {
-      const grain = portionsOf(plan).find(({ id }) => id === portion)?.food ?? '';
-      const dry = UNSOAKED[grain];
+      const dry = UNSOAKED[food ?? ''];
       if (dry === undefined) return { missed: { code: 'soak-quickly' }, plan };
       const grains = plan.grains.map((item, i) => (i === index ? { ...item, grain: dry } : item));
       return { missed: { code: 'unsoaked', grain: dry }, plan: { ...plan, grains } };

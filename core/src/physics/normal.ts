@@ -41,6 +41,9 @@ export function normalQuantile(share: number): number {
   return z;
 }
 
+/** A tenth of a normal variable lies farther out on either side, standard deviations; 8 in 10 lie between. */
+export const TENTH = 1.2816;
+
 /** Nodes (in standard deviations) and weights for the mean of a function of a normal variable. */
 export interface NormalQuadrature {
   readonly nodes: readonly number[];

@@ -1,4 +1,4 @@
-import { asSold } from '../larder/as-sold';
+import { asSold, type AsSold } from '../larder/as-sold';
 import type { Plan } from './plan';
 import { portionsOf, type Portion, type PortionKind } from './portions';
 
@@ -40,7 +40,12 @@ const AS_BOUGHT: Readonly<Record<string, string>> = {
 /** So little over a whole piece is no reason for another, share of one. */
 const NEARLY = 0.15;
 
-function lineOf({ kind, food, name, grams, ml }: Portion, plan: number): ShoppingLine | null {
+/** A line as it is gathered, with how the thing lies in a shop. */
+interface Gathered extends ShoppingLine {
+  readonly sold: AsSold | null;
+}
+
+function lineOf({ kind, food, name, grams, ml }: Portion, plan: number): Gathered | null {
   if (NOT_BOUGHT.has(kind) || food === 'water') return null;
   const aisle = AISLE_OF[kind] ?? 'poured';
   const sold = food === null || kind === 'meat' || kind === 'grain' ? null : asSold(food);
@@ -53,12 +58,12 @@ function lineOf({ kind, food, name, grams, ml }: Portion, plan: number): Shoppin
     ml,
     pieces: null,
     plans: [plan],
+    sold,
   };
 }
 
 /** Pieces of what is sold by the piece: half a carrot more is a carrot, a slice more is not. */
-function counted(line: ShoppingLine, foods: ReadonlyMap<string, string>): ShoppingLine {
-  const sold = asSold(foods.get(line.id) ?? '');
+function counted({ sold, ...line }: Gathered): ShoppingLine {
   const amount = line.grams ?? line.ml;
   if (sold === null || sold.eachG === 0 || amount === null) return line;
   const pieces = Math.max(1, Math.ceil(amount / sold.eachG - NEARLY));
@@ -78,28 +83,21 @@ const sum = (a: number | null, b: number | null): number | null =>
  * @example shoppingList([plan]).map(({ aisle }) => aisle)[0] // 'meat'
  */
 export function shoppingList(plans: readonly Plan[]): ShoppingLine[] {
-  const lines = new Map<string, ShoppingLine>();
-  const foods = new Map<string, string>();
+  const lines = new Map<string, Gathered>();
   plans.forEach((plan, i) => {
     for (const portion of portionsOf(plan)) {
       const line = lineOf(portion, i);
       if (line === null) continue;
-      foods.set(line.id, portion.kind === 'meat' || portion.kind === 'grain' ? '' : (portion.food ?? ''));
-      const before = lines.get(line.id);
-      lines.set(
-        line.id,
-        before === undefined
-          ? line
-          : {
-              ...before,
-              grams: sum(before.grams, line.grams),
-              ml: sum(before.ml, line.ml),
-              plans: [...new Set([...before.plans, i])],
-            },
-      );
+      const before = lines.get(line.id) ?? { ...line, grams: null, ml: null, plans: [] };
+      lines.set(line.id, {
+        ...before,
+        grams: sum(before.grams, line.grams),
+        ml: sum(before.ml, line.ml),
+        plans: [...new Set([...before.plans, i])],
+      });
     }
   });
   return [...lines.values()]
-    .map((line) => counted(line, foods))
+    .map(counted)
     .sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle) || a.name.localeCompare(b.name));
 }

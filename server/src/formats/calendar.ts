@@ -5,7 +5,7 @@ import ical, { ICalAlarmType } from 'ical-generator';
 const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replace(/\r?\n/g, '\\n');
 
 /** In a calendar it takes a quarter of an hour. */
-const AHEAD_TAKES_MS = 15 * 60_000;
+const AHEAD_TAKES = 15;
 
 /** What a cook wants to be called for: hands are needed, or a side dish begins; what the pot does by itself is not. */
 function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean {
@@ -42,7 +42,6 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
     name: escaped(`Hervir: ${name.replace(/\s+/g, ' ')}`),
     prodId: { company: 'Hervir', product: 'Clock', language: 'EN' },
   });
-  const moment = (minute: number): Date => new Date(shiftIso(startAt, minute));
   const stamp = new Date(now);
   calendar
     .createEvent({
@@ -55,37 +54,32 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
       description: `${f.pressureMinutes} min under pressure. Pressure minutes, cautions and your cooker's manual: see the plan.`,
     })
     .createAlarm({ type: ICalAlarmType.display, triggerBefore: 10 * 60, description: `Begin ${name} in ten minutes` });
-  // Days before: what is done already calls nobody.
-  for (const task of f.ahead) {
-    if (task.at === null || task.doneAt !== null) continue;
-    const summary = aheadText(task);
+  /** An entry of its own that rings when it begins. */
+  const call = (task: string, start: Date, minutes: number, summary: string, description: string): void => {
     calendar
       .createEvent({
-        id: `${id}-${task.id}@hervir`,
+        id: `${id}-${task}@hervir`,
         stamp,
         sequence,
-        start: new Date(task.at),
-        end: new Date(Date.parse(task.at) + AHEAD_TAKES_MS),
+        start,
+        end: new Date(start.getTime() + minutes * 60_000),
         summary,
-        description: [`For ${name}`, aheadCaution(task)].filter((text) => text !== null).join('. '),
+        description,
       })
       .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: summary });
+  };
+  for (const task of f.ahead) {
+    // What is done already calls nobody.
+    if (task.at === null || task.doneAt !== null) continue;
+    const description = [`For ${name}`, aheadCaution(task)].filter((text) => text !== null).join('. ');
+    call(task.id, new Date(task.at), AHEAD_TAKES, aheadText(task), description);
   }
   const hands = tasks.filter(({ resource, handsOn }) => handsOn || resource === 'pot');
   for (const task of tasks) {
     const before = hands[hands.indexOf(task) - 1];
     if (!calls(task, before)) continue;
-    calendar
-      .createEvent({
-        id: `${id}-${task.id}@hervir`,
-        stamp,
-        sequence,
-        start: moment(task.startMinute),
-        end: moment(task.startMinute + Math.max(1, task.minutes)),
-        summary: task.label,
-        description: `For ${name}`,
-      })
-      .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: task.label });
+    const start = new Date(shiftIso(startAt, task.startMinute));
+    call(task.id, start, Math.max(1, task.minutes), task.label, `For ${name}`);
   }
   // RFC 5545, 3.1: every line ends with CRLF, the last too.
   return `${calendar.toString().replace(/(\r\n)+$/, '')}\r\n`;

@@ -1,4 +1,5 @@
 import type { LearntView } from '@hervir/contract';
+import { TENTH } from '@hervir/core';
 import { App, Button, Popconfirm, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
@@ -7,8 +8,6 @@ import { learntWords } from '../shared/learnt-words';
 
 /** Fewer cooks do not say how far one is from the next. */
 const ENOUGH = 3;
-/** A tenth lies further out on either side, standard deviations. */
-const TENTH = 1.28;
 
 /** What cooks have taught, each with how many it rests on; used or not, and forgotten where it is wrong. */
 export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] }): ReactNode {

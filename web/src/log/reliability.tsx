@@ -1,5 +1,5 @@
 import type { LogCharts } from '@hervir/contract';
-import { inTen, shareInterval } from '@hervir/core';
+import { inTen, shareInterval, TENTH } from '@hervir/core';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
@@ -11,8 +11,6 @@ type Kind = Promises[number]['kind'];
 const HEIGHT = 230;
 const LEFT = 44;
 const BOTTOM = 34;
-/** Eight in ten of such cooks lie within, standard deviations. */
-const EIGHT_IN_TEN = 1.2816;
 /** Fewer say nothing yet. */
 const ENOUGH = 3;
 
@@ -28,7 +26,7 @@ function told(promises: Promises, kind: Kind, word: string): string | null {
   if (cooks < ENOUGH) return null;
   const kept = own.reduce((sum, one) => sum + one.kept, 0);
   const promised = own.reduce((sum, one) => sum + one.promised * one.cooks, 0) / cooks;
-  const [from, to] = shareInterval(kept, cooks, EIGHT_IN_TEN);
+  const [from, to] = shareInterval(kept, cooks, TENTH);
   const fits = promised >= from && promised <= to;
   return `Of ${cooks} ${word}, ${inTen(promised)} on the whole, ${kept} ${kept === 1 ? 'was' : 'were'}: ${fits ? 'as the odds said' : kept / cooks < promised ? 'fewer than the odds said' : 'more than the odds said'}.`;
 }
@@ -64,7 +62,7 @@ export function Reliability({ promises }: { readonly promises: Promises }): Reac
             <line x1={x(0)} y1={y(0)} x2={x(1)} y2={y(1)} stroke="var(--rim)" strokeDasharray="5 4" />
             {promises.map(({ kind, promised, cooks, kept }) => {
               const { sign = '●', tone = 'var(--dim)' } = KINDS.find((one) => one.kind === kind) ?? {};
-              const [from, to] = shareInterval(kept, cooks, EIGHT_IN_TEN);
+              const [from, to] = shareInterval(kept, cooks, TENTH);
               const at = x(promised) + (kind === 'tender' ? -4 : 4);
               return (
                 <g key={`${kind} ${promised}`}>

@@ -1,10 +1,9 @@
 import { aheadCaution, aheadText, lateOnes, missedText, type AheadTask, type Plan, upperFirst } from '@hervir/core';
 import { Button } from 'antd';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import './ahead-list.css';
 import { Verdict } from './verdict';
-import { clockTime, dayWord } from './words';
+import { clockTime, dayWord, wallClockOf } from './words';
 
 interface Props {
   readonly plan: Plan;
@@ -15,9 +14,6 @@ interface Props {
   /** Changes the plan: done with, undone, or reckoned with as it really is. */
   readonly onChange: (change: (plan: Plan) => Plan) => void;
 }
-
-/** A time as plans keep it: this device's own, with its offset. */
-const stamp = (now: Date): string => dayjs(now).format('YYYY-MM-DDTHH:mm:ssZ');
 
 function withDone(plan: Plan, id: string, at: string | null): Plan {
   const others = Object.entries(plan.aheadDone ?? {}).filter(([key]) => key !== id);
@@ -90,7 +86,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
                   type={task.doneAt === null && !missed ? 'primary' : 'default'}
                   aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
                   onClick={() =>
-                    onChange((before) => withDone(before, task.id, task.doneAt === null ? stamp(now) : null))
+                    onChange((before) => withDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
                   }
                 >
                   {task.doneAt === null ? 'Done' : 'Not done'}

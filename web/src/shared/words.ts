@@ -114,9 +114,12 @@ export function dayWord(iso: string, now: Date): string {
   return days > 1 && days < 7 ? `on ${day.format('dddd')}` : `on ${day.format('D MMM')}`;
 }
 
+/** A moment as plans keep it: this device's own time, with its offset. */
+export const wallClockOf = (at: Date | string): string => dayjs(at).format('YYYY-MM-DDTHH:mm:ssZ');
+
 /** This device's own time on a day, with its offset, as plans keep it. */
 export function wallClockOn(day: string, time: string): string {
-  return dayjs(`${day}T${time}`).format('YYYY-MM-DDTHH:mm:ssZ');
+  return wallClockOf(`${day}T${time}`);
 }
 
 /** A pot's name inside a sentence: "the blue one". */

@@ -1,5 +1,5 @@
 import type { BraiseRecord } from '@hervir/contract';
-import { roundTo, shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
+import { AISLES, roundTo, shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { App, Button, Checkbox } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
@@ -18,7 +18,6 @@ const AISLE_NAMES: Readonly<Record<Aisle, string>> = {
   dry: 'Dry, tins and jars',
   poured: 'To pour',
 };
-const AISLES = Object.keys(AISLE_NAMES) as Aisle[];
 
 /** From so many grams on, tens are enough. */
 const COARSE_FROM = 50;

@@ -27,8 +27,8 @@ const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: m
 export function Plans({ now }: { readonly now: Date }): ReactNode {
   const braises = useBraises();
   const [renaming, setRenaming] = useState<BraiseSummary | null>(null);
-  const next = useNext(braises.data ?? NO_PLANS, now);
   const ahead = usePlansAhead(braises.data ?? NO_PLANS, now);
+  const next = useNext(ahead, now);
   if (braises.isPending) {
     return (
       <p className="dim" style={{ marginTop: 24 }}>

@@ -74,12 +74,11 @@ export function usePlansAhead(plans: readonly BraiseSummary[], now: Date): reado
 }
 
 /**
- * The plan that must be begun next: across all plans whose dinner is ahead, by when their work begins and not by when they
+ * The plan that must be begun next: across the plans whose dinner is ahead ({@link usePlansAhead}), by when their work begins and not by when they
  * are eaten, with each pot and the cook's hands once; one that is on the fire already is begun.
  */
-export function useNext(plans: readonly BraiseSummary[], now: Date): NextPlan | null {
+export function useNext(ahead: readonly BraiseSummary[], now: Date): NextPlan | null {
   const { system } = useUnits();
-  const ahead = usePlansAhead(plans, now);
   const reckoned = useReckoned(ahead);
   const busy = useBusyPots(now);
   // Laid out anew when a plan, a cook or the minute changes, and not at every key of the sentence above.

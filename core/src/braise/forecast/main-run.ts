@@ -2,6 +2,7 @@ import type { Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
 import { meanMelted } from '../../meat/tenderness';
 import { juiceMl } from '../../meat/yield';
+import { TENTH } from '../../physics/normal';
 import { saturationPressureKPa } from '../../physics/steam';
 import type { CookingBody } from '../../physics/cooking-body';
 import type { Meat, Plan, StageId } from '../../plan/plan';
@@ -13,9 +14,6 @@ import { momentsOf } from '../../pot/later-stage';
 import { heatUp, letDown, runOn, type Follow, type Stretch } from '../../pot/pressure-run';
 import type { CurvePoint } from './curve';
 import { tooWeak, toughnessAt } from './timing';
-
-/** The range of the tenderness band: a tenth and nine tenths of a normal variable. */
-const TENTH = 1.2816;
 
 /** A cut that is in the pot under its first lid. */
 export interface StartMeat {
@@ -54,6 +52,7 @@ export function recorder(
   offset: number,
   meat: (pot: Pot) => CookingBody | undefined = (pot) => pot.bodies[0],
 ): Follow {
+  // The range of the tenderness band.
   const [usual, tougher, softer] = [0, TENTH, -TENTH].map((off) => toughnessAt(plan, off)) as [number, number, number];
   return ({ phase }, pot) => {
     const piece = meat(pot);
