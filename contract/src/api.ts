@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { backupSchema, debriefSchema, guideSchema } from './backup';
 import { createSchema, saveSchema } from './braise-record';
 import { cookEventSchema, eventsSchema, startCookSchema } from './cook';
+import { keepSchema, keptSchema } from './kept';
 import { settingsSchema, UNIT_SYSTEMS } from './kitchen';
 import {
   csvFileSchema,
@@ -51,6 +52,7 @@ const braiseSummary = z.object({
   updatedAt: wallClock,
   unreadable: z.boolean().optional(),
 });
+const storedKept = z.object({ id, kept: keptSchema });
 const storedCooker = z.object({ id, cooker: cookerSchema, createdAt: wallClock });
 const cookEvent = cookEventSchema;
 const storedEvent = cookEventSchema.safeExtend({ seq: count });
@@ -210,6 +212,7 @@ const NAMED = {
   BraiseSummary: braiseSummary,
   Cooker: cookerSchema,
   StoredCooker: storedCooker,
+  StoredKept: storedKept,
   Settings: settingsSchema,
   Guide: guideSchema,
   Cook: cook,
@@ -271,6 +274,9 @@ export const API: Readonly<Record<string, Route>> = {
   'GET /api/braises/{id}/recipe.jsonld': file('application/ld+json'),
   'GET /api/braises/{id}/card.md': file('text/markdown'),
   'GET /api/braises/{id}/calendar.ics': file('text/calendar'),
+  'GET /api/kept': get(z.array(storedKept)),
+  'POST /api/kept': post(keepSchema, storedKept),
+  'PUT /api/kept/{id}': post(keptSchema, storedKept, 200),
   'GET /api/cookers': get(z.array(storedCooker)),
   'POST /api/cookers': post(cookerSchema, storedCooker),
   'PUT /api/cookers/{id}': post(cookerSchema, storedCooker, 200),

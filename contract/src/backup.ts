@@ -4,6 +4,7 @@ import {
   EXERCISES,
   FACTORS,
   FAULTS,
+  GONE,
   GRADES,
   GUIDE_ALARMS,
   guideFromV1,
@@ -19,6 +20,7 @@ import {
 import { z } from 'zod';
 import { cookEventSchema } from './cook';
 import { ALLOWED, readBy, type Fault } from './fault';
+import { keptSchema } from './kept';
 import { settingsSchema, UNIT_SYSTEMS } from './kitchen';
 import { logEntrySchema, RESULTS } from './log';
 import { cookerSchema, parsePlan, wallClock } from './plan';
@@ -219,6 +221,7 @@ const TABLE_ROWS = {
     past: z.number().int().min(0),
     off: yesNo.optional(),
   }),
+  kept_dish: z.looseObject({ id, kept: keptSchema, gone: z.enum(GONE).nullish() }),
   rehearsal: z.looseObject({
     id,
     name: words,
@@ -268,6 +271,7 @@ export const backupSchema = z.strictObject({
     cook_event: z.array(TABLE_ROWS.cook_event).default([]),
     log_entry: z.array(TABLE_ROWS.log_entry).default([]),
     learnt: z.array(TABLE_ROWS.learnt).default([]),
+    kept_dish: z.array(TABLE_ROWS.kept_dish).default([]),
     rehearsal: z.array(TABLE_ROWS.rehearsal).default([]),
     rehearsal_act: z.array(TABLE_ROWS.rehearsal_act).default([]),
     /** Written by older versions, and left alone. */

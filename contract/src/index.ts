@@ -20,5 +20,6 @@ export * from './json-schema';
 export * from './rehearsal';
 export * from './log';
 export * from './recipe';
+export * from './kept';
 export * from './pages';
 export * from './api';

@@ -24,6 +24,7 @@ import {
   OWN_STAGES,
   PLACES,
   portionsOf,
+  COOK_AHEAD,
   PLAN_DEFAULTS,
   PlanError,
   planFromV1,
@@ -38,6 +39,7 @@ import {
   STAGE_KINDS,
   STARTS,
   THAW_WAYS,
+  WARM_WAYS,
   STRAININGS,
   TARGETS,
   TEXTURES,
@@ -60,10 +62,10 @@ export function quantity(range: Range): z.ZodNumber {
   return z.number().min(range.min, { error }).max(range.max, { error });
 }
 
-const whole = (range: Range): z.ZodNumber =>
+export const whole = (range: Range): z.ZodNumber =>
   quantity(range).int({ error: `${ALLOWED}a whole number, ${range.min} to ${range.max} ${range.unit}` });
 
-const idOf = <T extends { readonly id: string }>(known: readonly T[]): z.ZodEnum<Record<string, string>> =>
+export const idOf = <T extends { readonly id: string }>(known: readonly T[]): z.ZodEnum<Record<string, string>> =>
   z.enum(known.map((item) => item.id));
 
 /** Text a cook types: trimmed, of a sane length, without control characters. */
@@ -331,6 +333,13 @@ export const planSchema = z.strictObject({
   ...planCore,
   version: z.literal(2),
   aheadDone: z.record(text(100, 1), wallClock).optional(),
+  cookAhead: z
+    .strictObject({
+      hours: quantity(LIMITS.aheadHours).default(24),
+      depthCm: quantity(LIMITS.depthCm).default(COOK_AHEAD.depthCm),
+      warm: z.enum(WARM_WAYS).default(COOK_AHEAD.warm),
+    })
+    .optional(),
   meat: z.strictObject(meatFields),
   otherMeats: z
     .array(z.strictObject({ ...meatFields, goesIn: stageId.default('start'), comesOut: stageId.default('end') }))

@@ -13,6 +13,7 @@ export * from './larder/tender-cuts';
 export { fallsByItself } from './pot/pressure-run';
 export * from './plan/plan-error';
 export * from './plan/limits';
+export * from './plan/cook-ahead';
 export * from './plan/defaults';
 export { planFromV1, type PlanV1 } from './plan/from-v1';
 export { portionsOf, type Portion, type PortionId, type PortionKind } from './plan/portions';
@@ -104,11 +105,23 @@ export {
 } from './learning/posterior';
 export { observe, observeByHand, type Observation } from './learning/observe';
 export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/learnt';
-export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Missed } from './clock/ahead';
+export {
+  aheadOf,
+  cookedAt,
+  lateOnes,
+  withCooked,
+  type AheadKind,
+  type AheadTask,
+  type Late,
+  type Missed,
+} from './clock/ahead';
+export * from './clock/kept';
 export { aheadBriefly, aheadCaution, aheadText, missedText } from './words/ahead-words';
 export { roundTo } from './units/round';
 export { TENTH } from './physics/normal';
 export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
+export { COOLS, coolStew, type Cooling } from './stations/cooling';
+export { WARM_C, warmThrough, type Warmed } from './stations/warm-through';
 export { thawMinutes } from './meat/thaw-time';
 export { shareInterval } from './physics/share-interval';
 export { seeded, type Random } from './physics/random';

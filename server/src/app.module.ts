@@ -16,6 +16,7 @@ import { Writes } from './database/writes';
 import { DemoModule } from './demo/demo.module';
 import { FormatsController } from './formats/formats.controller';
 import { HealthController } from './health/health.controller';
+import { KeptModule } from './kept/kept.module';
 import { LanModule } from './lan/lan.module';
 import { LogModule } from './log/log.module';
 import { SimulatedCookerModule } from './simulated-cooker/simulated-cooker.module';
@@ -67,6 +68,7 @@ export class AppModule {
         }),
         BraisesModule,
         CookersModule,
+        KeptModule,
         SettingsModule,
         CooksModule,
         SimulatedCookerModule,

@@ -7,8 +7,8 @@ import { isCured } from '../stations/sear';
 import { localHour, shiftIso } from '../units/time';
 import type { ScheduledTask } from './schedule';
 
-/** What is done hours or days before the evening. */
-export type AheadKind = 'thaw-fridge' | 'thaw-water' | 'salt' | 'marinate' | 'soak';
+/** What is done hours or days before the evening, or, where it is cooked ahead, on the day it is eaten. */
+export type AheadKind = 'thaw-fridge' | 'thaw-water' | 'salt' | 'marinate' | 'soak' | 'cook' | 'warm';
 
 /** One thing to be done before the evening: when, and what it is done for. */
 export interface AheadTask {
@@ -31,6 +31,18 @@ export interface AheadTask {
   readonly doneAt: string | null;
 }
 
+/** How the task of the evening itself is known among what is done. */
+const COOK_ID = 'cook';
+/** What was done so long before a dinner was done for another one, days. */
+const OF_ANOTHER_DAYS = 10;
+
+/** When something was said to be done for this dinner. */
+function doneFor({ aheadDone, serveAt }: Pick<Plan, 'aheadDone' | 'serveAt'>, id: string): string | null {
+  const at = aheadDone?.[id] ?? null;
+  if (at === null || serveAt === null) return at;
+  return Date.parse(serveAt) - Date.parse(at) > OF_ANOTHER_DAYS * 86_400_000 ? null : at;
+}
+
 /** A night when nobody says how long salt lies on it. */
 const A_NIGHT = 1440;
 /** Pulses lie in water so long at least, and so long at most before they sprout or sour. Common practice. */
@@ -42,15 +54,31 @@ const LONGER: Readonly<Record<AheadKind, number>> = {
   salt: 1440,
   marinate: 8 * 60,
   soak: SOAK.most - SOAK.least,
+  cook: 0,
+  warm: 0,
 };
 /** Nobody gets up for it: between these hours it is done the evening before. */
 const NIGHT = { from: 22, to: 7 };
 const LAST_AT_NIGHT = 21;
 
-type Clock = { readonly startAt: string | null; readonly tasks: readonly ScheduledTask[] };
+/** The evening's clock, and where it is cooked ahead how long the day's own work takes. */
+interface Clock {
+  readonly startAt: string | null;
+  readonly totalMinutes?: number;
+  readonly tasks: readonly ScheduledTask[];
+  readonly dayMinutes?: number | undefined;
+}
 
-/** The best time for what must be begun at the latest so late: not in the night, where it may lie longer. */
-function bestFor(kind: AheadKind, latest: number, startAt: string | null): number {
+/**
+ * The best time for what must be begun at the latest so late: not in the night, where it may lie longer.
+ *
+ * @param kind of work
+ * @param latest minutes from a moment
+ * @param startAt that moment, ISO 8601; null where it has no time
+ * @returns minutes from the same moment
+ * @example atGoodTime('thaw-fridge', -16 * 60, '2027-01-17T19:00:00+01:00') // -22 * 60
+ */
+export function atGoodTime(kind: AheadKind, latest: number, startAt: string | null): number {
   if (startAt === null) return latest;
   const hour = localHour(shiftIso(startAt, latest));
   const inTheNight = hour >= NIGHT.from || hour < NIGHT.to;
@@ -76,7 +104,8 @@ function ofMeat(meat: Meat, searMinute: number): { kind: AheadKind; minutes: num
 }
 
 /**
- * What a plan asks for before its evening: thawing, salt, marinades, soaking; the earliest first.
+ * What a plan asks for before its evening: thawing, salt, marinades, soaking; the earliest first, and last the warming of what
+ * was cooked ahead.
  *
  * @param plan every default filled in
  * @param clock of its forecast
@@ -84,7 +113,7 @@ function ofMeat(meat: Meat, searMinute: number): { kind: AheadKind; minutes: num
  * @throws PlanError as its pieces do
  * @example aheadOf({ ...plan, meat: { ...plan.meat, thaw: 'fridge' } }, { startAt: null, tasks: [] })[0].kind // 'thaw-fridge'
  */
-export function aheadOf(plan: Plan, { startAt, tasks }: Clock): AheadTask[] {
+export function aheadOf(plan: Plan, { startAt, totalMinutes = 0, tasks, dayMinutes }: Clock): AheadTask[] {
   const portions = portionsOf(plan);
   const searMinute = tasks.find(({ work }) => work.kind === 'sear')?.startMinute ?? 0;
   const at = (minute: number): string | null => (startAt === null ? null : shiftIso(startAt, minute));
@@ -94,10 +123,10 @@ export function aheadOf(plan: Plan, { startAt, tasks }: Clock): AheadTask[] {
     minutes: number,
     until: number,
   ): AheadTask => {
-    const id = `${kind}:${portion}`;
+    const id = kind === 'cook' ? COOK_ID : `${kind}:${portion}`;
     const latest = until - minutes;
-    const best = bestFor(kind, latest, startAt);
-    const doneAt = plan.aheadDone?.[id] ?? null;
+    const best = atGoodTime(kind, latest, startAt);
+    const doneAt = doneFor(plan, id);
     return { id, kind, portion, name, minutes, latest, until, best, at: at(best), latestAt: at(latest), doneAt };
   };
   const ofMeats = meatsOf(plan).flatMap((meat, i) => {
@@ -110,7 +139,13 @@ export function aheadOf(plan: Plan, { startAt, tasks }: Clock): AheadTask[] {
     .filter(({ kind, food }) => kind === 'grain' && food !== null && grainById(food).soaked)
     // Dry in the cupboard, it is not soaked yet.
     .map(({ id, name }) => task('soak', { id, name: name.replace(/, soaked$/, '') }, SOAK.least, 0));
-  return [...ofMeats, ...ofGrains].sort((a, b) => a.best - b.best);
+  const first = portionAt(portions, 'meat', 0);
+  const eaten = totalMinutes + (plan.cookAhead?.hours ?? 0) * 60;
+  const ofTheDay =
+    dayMinutes === undefined || first === undefined
+      ? []
+      : [task('cook', first, totalMinutes, totalMinutes), task('warm', first, dayMinutes, eaten)];
+  return [...ofMeats, ...ofGrains, ...ofTheDay].sort((a, b) => a.best - b.best);
 }
 
 const THAWING: ReadonlySet<AheadKind> = new Set(['thaw-fridge', 'thaw-water']);
@@ -124,7 +159,8 @@ export type Missed =
   | { readonly code: 'marinated-shorter'; readonly hours: number }
   | { readonly code: 'not-marinated' }
   | { readonly code: 'unsoaked'; readonly grain: string }
-  | { readonly code: 'soak-quickly' };
+  | { readonly code: 'soak-quickly' }
+  | { readonly code: 'eaten-later' | 'in-fridge-later'; readonly minutes: number };
 
 /** Something late, what it means, and the plan as it then is; the same plan where only the cook can mend it. */
 export interface Late {
@@ -153,15 +189,15 @@ function withMeat(plan: Plan, index: number, change: Partial<Meat>): Plan {
 }
 
 /** What so many minutes make of a task that wanted more. */
-function missedBy(plan: Plan, { kind, portion }: AheadTask, left: number): Omit<Late, 'task'> {
+function missedBy(plan: Plan, { kind, portion, minutes }: AheadTask, left: number): Omit<Late, 'task'> {
   const { index = 0, food = null } = portionsOf(plan).find(({ id }) => id === portion) ?? {};
   const meat = meatsOf(plan)[index] ?? plan.meat;
   switch (kind) {
     case 'thaw-fridge':
     case 'thaw-water': {
-      const minutes = thawMinutes(meat, 'cold-water');
-      return kind === 'thaw-fridge' && minutes <= left
-        ? { missed: { code: 'in-water', minutes }, plan: withMeat(plan, index, { thaw: 'cold-water' }) }
+      const inWater = thawMinutes(meat, 'cold-water');
+      return kind === 'thaw-fridge' && inWater <= left
+        ? { missed: { code: 'in-water', minutes: inWater }, plan: withMeat(plan, index, { thaw: 'cold-water' }) }
         : {
             missed: { code: 'still-frozen' },
             plan: withMeat(plan, index, { startsFrom: 'frozen', thaw: undefined }),
@@ -186,6 +222,12 @@ function missedBy(plan: Plan, { kind, portion }: AheadTask, left: number): Omit<
           }
         : { missed: { code: 'not-marinated' }, plan: withMeat(plan, index, { marinade: null }) };
     }
+    case 'cook':
+    case 'warm':
+      return {
+        missed: { code: kind === 'warm' ? 'eaten-later' : 'in-fridge-later', minutes: Math.ceil(minutes - left) },
+        plan,
+      };
     case 'soak': {
       const dry = UNSOAKED[food ?? ''];
       if (dry === undefined) return { missed: { code: 'soak-quickly' }, plan };
@@ -224,7 +266,35 @@ export function lateOnes(plan: Plan, tasks: readonly AheadTask[], startAt: strin
     const begun = begunAt(task);
     const from = thawing || task.doneAt !== null ? begun : Math.max(begun, thawedAt(task.portion));
     const left = (thawing ? 0 : task.until) - from;
-    if (left >= task.minutes - NOTHING || (task.kind === 'soak' && left >= ENOUGH_SOAKED)) return [];
+    const byTheClock = task.kind === 'warm' || task.kind === 'cook';
+    const least = task.minutes - (byTheClock ? 1 : NOTHING);
+    if ((byTheClock && task.doneAt !== null) || left >= least || (task.kind === 'soak' && left >= ENOUGH_SOAKED))
+      return [];
     return [{ task, ...missedBy(plan, task, Math.max(0, left)) }];
   });
+}
+
+/**
+ * When a plan that is cooked ahead was cooked: its evening is over, and only its day is still to come.
+ *
+ * @returns ISO 8601; null while it is not, and for a plan that is eaten when it is cooked
+ * @example cookedAt({ serveAt: null, aheadDone: { cook: '2027-01-16T19:05:00+01:00' } }) // '2027-01-16T19:05:00+01:00'
+ */
+export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | null => doneFor(plan, COOK_ID);
+
+/**
+ * A plan whose evening is over, or where it was taken back is not.
+ *
+ * @param at when, ISO 8601; null takes it back
+ * @returns the same plan where it is eaten when it is cooked
+ * @example cookedAt(withCooked({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } }, '2027-01-16T19:05:00+01:00')) // '2027-01-16T19:05:00+01:00'
+ */
+export function withCooked(plan: Plan, at: string | null): Plan {
+  if (plan.cookAhead === undefined) return plan;
+  const { [COOK_ID]: _, ...others } = plan.aheadDone ?? {};
+  if (at === null) return { ...plan, aheadDone: others };
+  // By the clock on the kitchen's wall, as all of a plan is.
+  const { serveAt } = plan;
+  const local = serveAt === null ? at : shiftIso(serveAt, (Date.parse(at) - Date.parse(serveAt)) / 60_000);
+  return { ...plan, aheadDone: { ...others, [COOK_ID]: local } };
 }

@@ -22,12 +22,23 @@ export const SECTIONS = [
   'simmer',
   'sauce',
   'plate',
+  'put-away',
+  'warm',
 ] as const;
 export type SectionId = (typeof SECTIONS)[number];
 
 /** What may bring steps in while a cook is under way. */
 export const BROUGHT_IN_BY = ['again', 'burn', 'boils-dry', 'power-cut', 'pin-will-not-rise'] as const;
 export type BroughtInBy = (typeof BROUGHT_IN_BY)[number];
+
+/**
+ * Whether a cook ends in the fridge: what is cooked ahead is eaten another day.
+ *
+ * @example endsInFridge({ steps: [] }) // false
+ */
+export function endsInFridge({ steps }: { readonly steps: readonly Pick<GuideStep, 'section'>[] }): boolean {
+  return steps.at(-1)?.section === 'put-away';
+}
 
 /** One instruction at the pot. */
 export interface GuideStep {

@@ -7,13 +7,13 @@ import { pieceBody, START_C } from './piece-body';
  * What meat thaws in: °C, and the heat that comes to its wrapping, W/m² K. Still air of a fridge, with what it radiates;
  * cold water that is changed every half hour. Common practice; from memory.
  */
-const AROUND: Readonly<Record<ThawWay, { readonly celsius: number; readonly surface: number }>> = {
+export const AROUND: Readonly<Record<ThawWay, { readonly celsius: number; readonly surface: number }>> = {
   fridge: { celsius: 4, surface: 8 },
   'cold-water': { celsius: 12, surface: 200 },
 };
 
 /** Without ice, °C. */
-const NO_ICE_C = -1;
+export const NO_ICE_C = -1;
 const STEP_S = 300;
 /** Nothing that is braised takes longer, minutes. */
 const LONGEST = 8 * 1440;

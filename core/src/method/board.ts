@@ -4,6 +4,7 @@ import { aromaticKind, type AromaticGroup } from '../larder/aromatics';
 import { grainById } from '../larder/grains';
 import type { Form } from '../larder/cuts';
 import type { Meat, Plan } from '../plan/plan';
+import { isOnTheDay } from '../plan/cook-ahead';
 import { portionAt, type Portion, type PortionId } from '../plan/portions';
 import { isCured } from '../stations/sear';
 import type { Move, ReadyHow } from './moves';
@@ -166,11 +167,11 @@ function meatBoard(
 export function boardOf(plan: Plan, portions: readonly Portion[]): Board {
   const meats = meatsOf(plan).map((meat, i) => meatBoard(meat, i, portions));
   const meaty = aromaticsOf(portions).filter((one) => one.meaty);
-  const later = plan.cutLater
-    ? portions.filter(
-        ({ kind, index }) => kind === 'vegetable' && !FROM_THE_START.has(plan.vegetables[index]?.place ?? ''),
-      )
-    : [];
+  const later = portions.filter(({ kind, index }) => {
+    const place = kind === 'vegetable' ? (plan.vegetables[index]?.place ?? '') : null;
+    if (place === null) return false;
+    return isOnTheDay(plan, place) || (plan.cutLater && plan.cookAhead === undefined && !FROM_THE_START.has(place));
+  });
   return {
     ahead: meats.flatMap(({ ahead }) => ahead),
     vegetables: vegetableBoard(portions, later),

@@ -1,4 +1,4 @@
-import type { PlannedStage, StageId } from '../plan/plan';
+import type { PlannedStage, StageId, WarmWay } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
 import type { SauceFigures } from '../stations/sauce';
 import type { SearPlan } from '../stations/sear';
@@ -42,6 +42,14 @@ export interface Figures {
   readonly sauce: SauceFigures;
   /** Minutes for the pot to boil again before its sauce reduces. */
   readonly boilsAgain: (opened: Opened) => number;
+  /** Where it is cooked ahead, how it is cooled and warmed. */
+  readonly nextDay: {
+    readonly bathMinutes: number;
+    readonly iceKg: number;
+    readonly cooling: { readonly minutesTo21: number; readonly minutesTo5: number };
+    readonly cutFirst: boolean;
+    readonly warmed: { readonly way: WarmWay; readonly minutes: number; readonly pressureMinutes: number | null };
+  } | null;
   /** Cuts that are in the pot when the last stage is over. */
   readonly meatsInPot: readonly number[];
 }

@@ -34,7 +34,9 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
   const { finish: wanted } = plan;
   const outside = meatsOf(plan).flatMap((_, i) => (meatsInPot.includes(i) ? [] : [i]));
   const leaves = leavesItsSauce(plan, sauce) && meatsInPot.length > 0;
-  const apart = cookApart(line, plan, bowls);
+  // Cooked ahead, what is to be fresh is done on the day.
+  const ahead = plan.cookAhead !== undefined;
+  const apart = ahead ? NONE_APART : cookApart(line, plan, bowls);
   const lastStage = later.at(-1);
   const steps: { readonly moves: readonly Move[]; readonly minutes: number; readonly hands?: boolean }[] = [];
   const add = (minutes: number, hands: boolean, ...moves: readonly (Move | null)[]): void => {
@@ -50,15 +52,16 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
   add(2, true, { kind: 'lift', to: 'dish', portions: lifted });
   add(0.5, true, stirDown(bowls));
   if (sauce.ladleOutMl >= 1) add(1, true, { kind: 'ladle', ml: sauce.ladleOutMl, then: 'kept', stage: 'finish' });
-  if (sauce.skimMl > 0) add(3, true, { kind: 'skim', ml: sauce.skimMl });
+  if (sauce.skimMl > 0 && !ahead) add(3, true, { kind: 'skim', ml: sauce.skimMl });
   const solids = wanted.strain === 'no' ? [] : strained(plan, bowls, lifted, fished);
   if (wanted.strain !== 'no') {
     steps.push({ moves: [{ kind: 'strain', solids: wanted.strain, portions: solids }], minutes: 2 });
   }
   if (wanted.blend) add(3, true, { kind: 'blend' });
-  if (wanted.meatBack && leaves) {
+  const pulls = isPulled(plan.target);
+  if (leaves && (wanted.meatBack || (ahead && pulls))) {
     add(PULL_MINUTES, true, { kind: 'pull', portions: cuts });
-    add(1, true, { kind: 'put-back', portions: cuts });
+    if (wanted.meatBack) add(1, true, { kind: 'put-back', portions: cuts });
   }
   if (sauce.reduceMinutes > 0) {
     const meat = leaves ? (wanted.meatBack ? 'back' : 'out') : 'in';
@@ -78,18 +81,57 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
     const item = plan.additions[i];
     const id = bowls.at('addition', i);
     if (item?.when !== 'after' || item.stage !== undefined || id === null) continue;
-    const { kind, starchEquivalent } = liquidById(ingredient);
-    const cooked = kind === 'dry' && starchEquivalent > 0;
-    add(cooked ? COOKED_IN_MINUTES : 1, true, { kind: 'stir-in', cooked, portions: [id] });
+    if (ahead && isDairy(ingredient)) continue;
+    add(...stirIn(ingredient, id));
   }
   const back: PortionId[] = wanted.strain === 'put-back' ? solids : [];
   add(1, true, { kind: 'put-back', portions: back });
-  const offHeat = (place: string): boolean =>
-    !['start', 'flavour-only', 'auto'].includes(place) && stageOf(plan, place).kind === 'off-heat';
   const setAside = bowls.aromatics(({ then, stage }) => then === 'set-aside' && stage === undefined);
   if (apart.blocks.length > 0) line.waitsFor(...apart.blocks);
   add(1, true, { kind: 'fold-in', portions: [...setAside, ...apart.portions] });
-  add(1, true, {
+  if (!ahead) add(1, true, offTheHeat(plan, bowls));
+  const whole = isWhole(plan) || pulls;
+  const waiting = leaves ? (wanted.meatBack ? [] : cuts) : [];
+  const atTheEnd = [...waiting, ...bowls.cuts(outside)];
+  if (!whole || ahead) add(1, true, { kind: 'put-back', portions: atTheEnd });
+  if (!ahead) {
+    if (wanted.restMinutes > 0) add(wanted.restMinutes, false, { kind: 'rest', minutes: wanted.restMinutes });
+    add(1, true, { kind: 'stir-in', cooked: false, portions: bowls.others('end') });
+    steps.push({ moves: [{ kind: 'season' }], minutes: 1 });
+  }
+  steps.forEach(({ moves, minutes, hands = true }, i) => {
+    const kind = (moves[0] as Move).kind;
+    const rest = kind === 'rest';
+    const id = rest ? 'rest' : `finish-${i + 1}-${kind}`;
+    const work: Work = rest ? { kind: 'rest' } : { kind: 'finish', move: kind };
+    line.add(id, work, 'pot', [step(id, moves as [Move, ...Move[]], minutes, hands)], hands);
+  });
+  return whole && !ahead ? atTheEnd : [];
+}
+
+const NONE_APART: ReturnType<typeof cookApart> = { blocks: [], portions: [] };
+
+/** Sliced when it is served, not before it is cooked. */
+export const isWhole = ({ meat }: Pick<Plan, 'meat'>): boolean => meat.form === 'whole' || meat.form === 'rack';
+
+const isDairy = (ingredient: string): boolean => liquidById(ingredient).kind === 'dairy';
+
+/** Something thick that goes in at the very last: what is dry is simmered until its raw taste is gone. */
+function stirIn(ingredient: string, id: PortionId): [number, boolean, Move] {
+  const { kind, starchEquivalent } = liquidById(ingredient);
+  const cooked = kind === 'dry' && starchEquivalent > 0;
+  return [cooked ? COOKED_IN_MINUTES : 1, true, { kind: 'stir-in', cooked, portions: [id] }];
+}
+
+/** Cream and the like that waits for the day, where a braise is cooked ahead. */
+export const dairyAtTheEnd = (bowls: Bowls): PortionId[] =>
+  bowls.additions(({ ingredient, when, stage }) => when === 'after' && stage === undefined && isDairy(ingredient));
+
+/** All that goes in when the heat is off. */
+export function offTheHeat(plan: Plan, bowls: Bowls): Move {
+  const offHeat = (place: string): boolean =>
+    !['start', 'flavour-only', 'auto'].includes(place) && stageOf(plan, place).kind === 'off-heat';
+  return {
     kind: 'put',
     layer: 'in',
     stage: 'off-heat',
@@ -103,22 +145,7 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
         .flatMap((item, i) => (offHeatOther(plan, item.place) ? [bowls.at('other', i) ?? ''] : []))
         .filter(Boolean),
     ],
-  });
-  const whole = plan.meat.form === 'whole' || plan.meat.form === 'rack' || isPulled(plan.target);
-  const waiting = leaves ? (wanted.meatBack ? [] : cuts) : [];
-  const atTheEnd = [...waiting, ...bowls.cuts(outside)];
-  if (!whole) add(1, true, { kind: 'put-back', portions: atTheEnd });
-  if (wanted.restMinutes > 0) add(wanted.restMinutes, false, { kind: 'rest', minutes: wanted.restMinutes });
-  add(1, true, { kind: 'stir-in', cooked: false, portions: bowls.others('end') });
-  steps.push({ moves: [{ kind: 'season' }], minutes: 1 });
-  steps.forEach(({ moves, minutes, hands = true }, i) => {
-    const kind = (moves[0] as Move).kind;
-    const rest = kind === 'rest';
-    const id = rest ? 'rest' : `finish-${i + 1}-${kind}`;
-    const work: Work = rest ? { kind: 'rest' } : { kind: 'finish', move: kind };
-    line.add(id, work, 'pot', [step(id, moves as [Move, ...Move[]], minutes, hands)], hands);
-  });
-  return whole ? atTheEnd : [];
+  };
 }
 
 /** How long the pot has stood open since it was last hot, minutes. */

@@ -6,6 +6,7 @@ import type { Guide } from '../clock/guide-step';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById } from '../larder/cuts';
 import { grainById } from '../larder/grains';
+import { TARGET_BAND } from '../meat/tenderness';
 import type { Plan } from '../plan/plan';
 import { PlanError } from '../plan/plan-error';
 import { stageOf } from '../plan/stage-settings';
@@ -80,11 +81,11 @@ describe('what must hold for every plan', () => {
       expect(['plate', 'sauce', 'fished-out', 'kept', 'thrown']).toContain(ends);
     }
     // What the method moves, the guide and its tracks tell: the same list.
-    const guide = guideOf(f, print);
-    const told = [
+    const guides = [guideOf(f, print), ...(f.nextDay === null ? [] : [guideOf(f, print, 'day')])];
+    const told = guides.flatMap((guide) => [
       ...guide.steps.flatMap(({ moves }) => moves),
       ...guide.tracks.flatMap((track) => track.steps.flatMap(({ moves }) => moves)),
-    ];
+    ]);
     const ahead = f.method.ahead.flatMap(({ moves }) => moves);
     expect(new Set([...told, ...ahead])).toEqual(new Set(movesOf(f)));
   });
@@ -248,6 +249,31 @@ describe('what must hold for every plan', () => {
     );
     expect(sum).toBeCloseTo(f.clock.totalMinutes, 3);
     expect(firstMain).toBeGreaterThanOrEqual(-1e-9);
+  });
+
+  holds('8: cooked ahead it ends in the fridge, and is warmed to 74 °C and served on its day', (f, plan) => {
+    const evening = guideOf(f, print).steps;
+    expect(evening.filter(({ done }) => done === 'served')).toHaveLength(1);
+    if (plan.cookAhead === undefined) {
+      expect([f.nextDay, f.method.day]).toEqual([null, []]);
+      expect(evening.at(-1)?.section).toBe('plate');
+      return;
+    }
+    const kept = f.nextDay as NonNullable<Forecast['nextDay']>;
+    expect(evening.at(-1)?.section).toBe('put-away');
+    expect(kept.warmed.coreC).toBeGreaterThanOrEqual(74);
+    // Later than two and six hours is never kept silent.
+    const slow = kept.cooling.minutesTo21 > 120 || kept.cooling.minutesTo5 > 360;
+    expect(f.cautions.some(({ code }) => code === 'cools-slowly')).toBe(slow);
+    const day = guideOf(f, print, 'day');
+    const sum = day.steps.reduce((minutes, step) => minutes + step.minutes + step.waitMinutes, 0);
+    expect(sum).toBeLessThanOrEqual(kept.clock.totalMinutes + 1e-6);
+    const moves = f.method.day.flatMap(({ steps: own }) => own.flatMap((step) => step.moves.map(({ kind }) => kind)));
+    expect(moves).toEqual(expect.arrayContaining(['warm', 'season', 'plate']));
+    const warm = day.steps.find(({ moves: own }) => own.some(({ kind }) => kind === 'warm'));
+    expect(warm?.caution).toMatch(/74 °C/);
+    // What the fork is to find at the check is never more than what is wanted on the plate.
+    expect(kept.checkShare).toBeLessThanOrEqual(TARGET_BAND[plan.target][0] + 1e-6);
   });
 
   holds('every figure of every lid, cut and portion is a number', (f) => {

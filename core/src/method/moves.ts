@@ -1,4 +1,4 @@
-import type { ApartStep, StageId } from '../plan/plan';
+import type { ApartStep, StageId, WarmWay } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 
 type Portions = { readonly portions: readonly PortionId[] };
@@ -110,6 +110,17 @@ export type Move =
       readonly from: 'plate' | 'pot';
       readonly brothMl: number;
     }
+  // Cooked ahead: put away, and warmed on its day.
+  | {
+      readonly kind: 'put-away';
+      readonly depthCm: number;
+      /** Cut into slices first: whole, its middle stays warm for too long. */
+      readonly cutFirst: boolean;
+    }
+  | { readonly kind: 'ice-bath'; readonly minutes: number; readonly iceKg: number }
+  | { readonly kind: 'into-fridge'; readonly minutesTo21: number; readonly minutesTo5: number }
+  | { readonly kind: 'lift-fat'; readonly ml: number }
+  | { readonly kind: 'warm'; readonly way: WarmWay; readonly pressureMinutes: number | null }
   // Beside the main work.
   | {
       readonly kind: 'apart';

@@ -5,6 +5,7 @@ import type { Figures } from './figures';
 import { finish, plate } from './finish';
 import { laterStages } from './later-stages';
 import { Bowls, Line, step } from './line';
+import { putAway, theDay } from './the-day';
 import type { Method } from './step';
 import { LID_MINUTES, OPEN_MINUTES, underTheLid } from './under-the-lid';
 
@@ -19,7 +20,7 @@ import { LID_MINUTES, OPEN_MINUTES, underTheLid } from './under-the-lid';
 export function place(plan: Plan, figures: Figures): Method {
   const bowls = new Bowls(plan, figures.portions);
   const line = new Line();
-  const { ahead, later } = board(line, plan, figures.portions);
+  const { ahead: before, later } = board(line, plan, figures.portions);
   saute(line, plan, figures, bowls);
   const sauces = saucesApart(line, plan, bowls);
   if (sauces !== null) line.waitsFor(sauces);
@@ -31,9 +32,14 @@ export function place(plan: Plan, figures: Figures): Method {
   const startCuts = bowls.cuts(figures.sears.map(({ cut }) => cut));
   const tried = step('check', [{ kind: 'try', portions: startCuts, run: 1 }], OPEN_MINUTES - LID_MINUTES);
   line.add('open', { kind: 'open', run: 1 }, 'pot', [lid, tried], true);
-  if (later.length > 0) line.waitsFor(LATER_TASK);
+  const ahead = plan.cookAhead !== undefined;
+  if (later.length > 0 && !ahead) line.waitsFor(LATER_TASK);
   laterStages(line, plan, figures, bowls);
   const waiting = finish(line, plan, figures, bowls);
+  if (ahead) {
+    putAway(line, plan, figures);
+    return { ahead: before, blocks: line.blocks, day: theDay(plan, figures, bowls, later) };
+  }
   plate(line, plan, figures, bowls, waiting);
   // Behind what the pot needs hands for: of two that could end together the first in the list has the hands.
   for (const { move, minutes } of later) {
@@ -49,5 +55,5 @@ export function place(plan: Plan, figures: Figures): Method {
     });
   }
   sides(line, plan);
-  return { ahead, blocks: line.blocks };
+  return { ahead: before, blocks: line.blocks, day: [] };
 }

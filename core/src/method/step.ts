@@ -31,6 +31,8 @@ export type Work =
   | { readonly kind: 'finish'; readonly move: MoveKind }
   | { readonly kind: 'rest' }
   | { readonly kind: 'plate' }
+  | { readonly kind: 'put-away'; readonly move: MoveKind }
+  | { readonly kind: 'day'; readonly move: MoveKind }
   | { readonly kind: 'apart'; readonly addition: number }
   | { readonly kind: 'cook-apart'; readonly stage: StageId }
   | { readonly kind: 'later-board' }
@@ -71,11 +73,13 @@ export interface Method {
   /** Days or hours before: each has its time instead of a place in the evening. */
   readonly ahead: readonly Step[];
   readonly blocks: readonly Block[];
+  /** Where it is cooked ahead, what is done on the day it is eaten: it has a clock of its own. */
+  readonly day: readonly Block[];
 }
 
 /** All steps of a method, those of days before first. */
-export function stepsOf({ ahead, blocks }: Method): Step[] {
-  return [...ahead, ...blocks.flatMap(({ steps }) => steps)];
+export function stepsOf({ ahead, blocks, day }: Method): Step[] {
+  return [...ahead, ...[...blocks, ...day].flatMap(({ steps }) => steps)];
 }
 
 /** The main work alone, heating the pot where the sear waits for it. */

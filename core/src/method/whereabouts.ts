@@ -1,6 +1,6 @@
 import type { Portion, PortionId } from '../plan/portions';
 import { portionsIn, type Move } from './moves';
-import { stepsOf, type Method, type Step } from './step';
+import type { Block, Method, Step } from './step';
 
 /** Where a portion is. */
 export const WHEREABOUTS = [
@@ -100,6 +100,11 @@ function goesTo(move: Move): Whereabouts | null {
     case 'plate':
     case 'apart':
     case 'side':
+    case 'put-away':
+    case 'ice-bath':
+    case 'into-fridge':
+    case 'lift-fat':
+    case 'warm':
       return null;
   }
 }
@@ -147,7 +152,9 @@ export function endsOf(method: Method, portions: readonly Portion[]): Places {
 
 /** Steps in the order in which they move things: what is beside the main work is ready when it is wanted. */
 export function inOrder(method: Method): Step[] {
-  const beside = method.blocks.filter(({ track }) => track !== null).flatMap(({ steps }) => steps);
-  const main = method.blocks.filter(({ track }) => track === null).flatMap(({ steps }) => steps);
-  return [...stepsOf({ ahead: method.ahead, blocks: [] }), ...beside, ...main];
+  const ordered = (blocks: readonly Block[]): Step[] => [
+    ...blocks.filter(({ track }) => track !== null).flatMap(({ steps }) => steps),
+    ...blocks.filter(({ track }) => track === null).flatMap(({ steps }) => steps),
+  ];
+  return [...method.ahead, ...ordered(method.blocks), ...ordered(method.day)];
 }

@@ -44,5 +44,9 @@ export const LIMITS = {
   prepFactor: { min: 0.4, max: 3, unit: 'times the usual' },
   learntFactor: { min: 0.3, max: 3, unit: 'times the table' },
   learntSpread: { min: 0, max: 1, unit: 'of the logarithm' },
+  aheadHours: { min: 4, max: 72, unit: 'h' },
+  keptGrams: { min: 20, max: 20_000, unit: 'g' },
+  keptPieceCm: { min: 0, max: 15, unit: 'cm' },
+  depthCm: { min: 1, max: 15, unit: 'cm' },
   taskMinutes: { min: 0, max: 1440, unit: 'min' },
 } as const satisfies Record<string, Range>;

@@ -60,6 +60,9 @@ export const LAYERS = ['on-top', 'under'] as const;
 export const SERVED_FROM = ['plate', 'pot'] as const;
 export const RELEASES = ['natural', 'quick', 'natural-then-quick'] as const;
 export type ReleaseMethod = (typeof RELEASES)[number];
+/** How what was cooked ahead is warmed on its day: in a pot on the hob, covered in the oven, or under pressure. */
+export const WARM_WAYS = ['stove', 'oven', 'pressure'] as const;
+export type WarmWay = (typeof WARM_WAYS)[number];
 export const RESOURCES = ['board', 'hands', 'pot', 'side-burner'] as const;
 export type Resource = (typeof RESOURCES)[number];
 
@@ -241,6 +244,15 @@ export interface SideTask {
   resource: Resource;
 }
 
+/** Cooked before it is eaten: cooled, kept in the fridge, and warmed through in time for the meal. */
+export interface CookAhead {
+  /** From when it is in the fridge until it is on the table, hours. */
+  hours: number;
+  /** Deep in its containers, cm. */
+  depthCm: number;
+  warm: WarmWay;
+}
+
 /** One thing a kitchen has taught: a factor on the table's figure, and how many cooks it rests on. */
 export interface Learned {
   /** On the figure of the tables; 1 where it is as they say. */
@@ -326,6 +338,8 @@ export interface Plan {
   aheadDone?: Record<string, string> | undefined;
   /** What was learnt from the log when it was reckoned; nothing when nothing is said. */
   learnt?: LearntFactors | undefined;
-  /** ISO 8601 with offset, or null: minutes then count from the start. */
+  /** Cooked a day or so before it is eaten; the same day when nothing is said. */
+  cookAhead?: CookAhead | undefined;
+  /** When it is eaten, ISO 8601 with offset, or null: minutes then count from the start. */
   serveAt: string | null;
 }

@@ -204,6 +204,11 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
     case 'apart':
     case 'cook-apart':
     case 'side':
+    case 'put-away':
+    case 'ice-bath':
+    case 'into-fridge':
+    case 'lift-fat':
+    case 'warm':
       // Done with the eyes, at the board or on a plate: the pot does not feel it.
       return NOTHING;
   }

@@ -26,6 +26,7 @@ import {
   SIMMER_HEATS,
   STARTS,
   STRAININGS,
+  WARM_WAYS,
   TARGETS,
   TEXTURES,
 } from '../plan/plan';
@@ -228,14 +229,23 @@ export function anyPlan(): fc.Arbitrary<Plan> {
           meatBack: fc.boolean(),
           crisp: fc.boolean(),
         }),
+        ahead: fc.oneof(
+          { weight: 5, arbitrary: fc.constant(undefined) },
+          fc.record({
+            hours: fc.integer({ min: 8, max: 72 }),
+            depthCm: fc.integer({ min: 2, max: 9 }),
+            warm: fc.constantFrom(...WARM_WAYS),
+          }),
+        ),
       })
-      .map(({ meat, stovetop, litres, liquids, ...more }): Plan => {
+      .map(({ meat, stovetop, litres, liquids, ahead, ...more }): Plan => {
         const usual = newPlan({ cut: meat.cut, form: meat.form, grams: meat.grams });
         return {
           ...usual,
           ...more,
           meat,
           stages: list,
+          cookAhead: ahead,
           // A usual cup of stock beside what is drawn: most pots without one cannot be reckoned.
           liquids: [{ liquid: 'stock', ml: 350, temperatureC: 20 }, ...liquids],
           cooker: {

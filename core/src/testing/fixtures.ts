@@ -52,6 +52,7 @@ export function finishedFor(plan: Plan, base: SauceBase): Finish {
     boilsAgain: () => 0,
     beforeEnd: new Map(),
     meatsInPot: [0],
+    nextDay: null,
   });
   return finishWords({ plan, portions, print, sizes: new Map(), sauce, caution: () => null }, method);
 }

@@ -1,6 +1,7 @@
 import type { AheadKind, AheadTask, Late, Missed } from '../clock/ahead';
 import { grainById } from '../larder/grains';
 import { printDuration } from '../units/time';
+import { CAUTION_WORDS } from './caution-words';
 import { inHours } from './hours';
 
 type Said = Pick<AheadTask, 'kind' | 'name' | 'minutes'>;
@@ -23,6 +24,10 @@ export function aheadText({ kind, name, minutes }: Said): string {
       return `Put the ${name} into its marinade, in the fridge: ${lies}`;
     case 'soak':
       return `Soak the ${name} in plenty of cold water: ${lies}`;
+    case 'cook':
+      return `Cook the ${name}, and put it away: ${printDuration(minutes)}`;
+    case 'warm':
+      return `Lift the fat off the ${name} and warm it through: ${printDuration(minutes)} until it is on the table`;
   }
 }
 
@@ -34,6 +39,8 @@ export function aheadBriefly({ kind, name }: Pick<Said, 'kind' | 'name'>): strin
     salt: `salt the ${name}`,
     marinate: `the ${name} into its marinade`,
     soak: `soak the ${name}`,
+    cook: `cook the ${name}`,
+    warm: `warm the ${name} through`,
   };
   return verbs[kind];
 }
@@ -47,6 +54,10 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
       return 'Tightly wrapped, the water cold and changed every half hour, and cooked at once. Your food authority comes first.';
     case 'marinate':
       return 'In the fridge. What held raw meat is boiled or cooked with it before anyone eats of it.';
+    case 'warm':
+      return CAUTION_WORDS['warm-through'];
+    case 'cook':
+      return CAUTION_WORDS.cooling;
     case 'salt':
     case 'soak':
       return null;
@@ -62,6 +73,8 @@ export function missedText({ task: { kind, name }, missed }: Pick<Late, 'task' |
       salt: `The ${name} is not salted yet`,
       marinate: `The ${name} is not in its marinade yet`,
       soak: `The ${name} were not soaked long enough`,
+      cook: `The ${name} is not cooked yet`,
+      warm: `The ${name} is not on the fire yet`,
     }[kind] + `: ${meaning(missed)}`
   );
 }
@@ -82,6 +95,10 @@ function meaning(missed: Missed): string {
       return 'it is cooked without.';
     case 'unsoaked':
       return `they are cooked as ${grainById(missed.grain).name.toLowerCase()}, and take twice as long.`;
+    case 'in-fridge-later':
+      return `begun now, it is in the fridge ${printDuration(missed.minutes)} later.`;
+    case 'eaten-later':
+      return `begun now, it is eaten ${printDuration(missed.minutes)} later. Not warmed through it is not safe.`;
     case 'soak-quickly':
       return 'boil them for two minutes in plenty of water, leave them an hour under a lid, and pour that water away.';
   }

@@ -39,6 +39,10 @@ export const CAUTION_WORDS = {
   'bone-splinters': 'Look for splinters of bone before you pull the meat.',
   'alcohol-stays':
     'Wine and beer do not boil off entirely. For a table without alcohol take stock and a spoon of vinegar.',
+  'cools-slowly':
+    'So deep it cools too slowly to be kept: shallower containers, or longer in ice water. Your food authority comes first.',
+  'warm-through':
+    'To 74 °C in the middle, and only once. What has stood warm for two hours is not kept. Your food authority comes first.',
   cooling: 'What is left goes into shallow containers and the fridge within two hours; reheat it to 74 °C.',
 } as const satisfies Readonly<Record<string, string>>;
 

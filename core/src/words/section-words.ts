@@ -16,6 +16,8 @@ export const SECTION_WORDS: Readonly<Record<SectionId, string>> = {
   simmer: 'Simmer',
   sauce: 'Sauce',
   plate: 'Plate',
+  'put-away': 'Put away',
+  warm: 'Warm through',
 };
 
 /**

@@ -6,6 +6,7 @@ import type { Block, Step } from '../method/step';
 import { aromaticSteps } from '../stations/aromatics';
 import { upperFirst } from '../units/list';
 import { boardSentence } from './board-words';
+import { keptWords, type KeptMove } from './put-away-words';
 import { fillWords, loadWords } from './load-words';
 import { sauceSentence } from './sauce-words';
 import { cutList, cutName, measured, named, portionsOfMove, theCut, type Told } from './told';
@@ -238,7 +239,7 @@ function draftOf(place: Place, move: Move): Draft {
           told.plan.otherMeats.length === 0
             ? 'Try a piece. What is it like?'
             : `Try a piece of ${named(told, move.portions)}. What is it like?`,
-        detail: 'A fork in the thickest piece, and turn it.',
+        detail: `A fork in the thickest piece, and turn it.${told.plan.cookAhead === undefined ? '' : ' It goes on melting as it cools and is warmed: a little firm is right.'}`,
         button: 'It will do',
         done: 'checked',
         caution: told.caution('raw-middle') ?? told.caution('stopped-cook'),
@@ -304,6 +305,12 @@ function draftOf(place: Place, move: Move): Draft {
       return sauce(place, move);
     case 'plate':
       return plate(place, move);
+    case 'put-away':
+    case 'ice-bath':
+    case 'into-fridge':
+    case 'lift-fat':
+    case 'warm':
+      return kept(told, move);
     case 'apart':
     case 'cook-apart':
     case 'side':
@@ -587,6 +594,25 @@ function sauce({ told, step, moves }: Place, move: Move): Draft {
     ...(counts ? waits('turn') : {}),
     handsOn: counts ? false : step.hands,
     caution: move.kind === 'blend' ? told.caution('blender') : season ? told.caution('alcohol-stays') : null,
+  };
+}
+
+/** Of a braise that is cooked ahead: in the fridge the cook is over, as it is on the table. */
+function kept(told: Told, move: KeptMove): Draft {
+  const counts = move.kind === 'ice-bath' || move.kind === 'warm';
+  return {
+    section: move.kind === 'lift-fat' || move.kind === 'warm' ? 'warm' : 'put-away',
+    ...keptWords(move, told.print),
+    done: move.kind === 'into-fridge' ? 'served' : 'stepDone',
+    ...(counts ? waits('turn') : {}),
+    caution:
+      move.kind === 'put-away'
+        ? (told.caution('cools-slowly') ?? told.caution('bone-splinters'))
+        : move.kind === 'warm'
+          ? told.caution('warm-through')
+          : move.kind === 'lift-fat'
+            ? null
+            : told.caution('cooling'),
   };
 }
 

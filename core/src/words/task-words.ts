@@ -100,6 +100,9 @@ export function taskLabel(told: Told, block: Block): string {
     case 'finish':
     case 'rest':
       return upperFirst(sauceSentence(told, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
+    case 'put-away':
+    case 'day':
+      return dayLabel(told, steps[0]?.moves[0] ?? { kind: 'season' });
     case 'plate':
       return isPulled(plan.target) ? 'Pull it, and plate' : 'Plate';
     case 'apart':
@@ -112,6 +115,28 @@ export function taskLabel(told: Told, block: Block): string {
       const side = plan.sides[work.side];
       return `${side?.name ?? ''}: ${side?.tasks[work.task]?.label ?? ''}`;
     }
+  }
+}
+
+/** Putting away and warming, as the clock calls it. */
+function dayLabel(told: Told, move: Move): string {
+  switch (move.kind) {
+    case 'put-away':
+      return move.cutFirst ? 'Slice it, into containers' : 'Into containers';
+    case 'ice-bath':
+      return 'In ice water';
+    case 'into-fridge':
+      return 'Into the fridge';
+    case 'lift-fat':
+      return 'Lift the fat off, cold';
+    case 'warm':
+      return {
+        stove: 'Warm it through on the hob',
+        oven: 'Warm it through in the oven',
+        pressure: 'Warm it through under pressure',
+      }[move.way];
+    default:
+      return upperFirst(sauceSentence(told, move) ?? '');
   }
 }
 

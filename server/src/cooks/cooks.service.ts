@@ -1,10 +1,19 @@
 import { MUST_BE_READ, type CookRecord, type EventsAnswer, type RefusedEvent, type StartCook } from '@hervir/contract';
-import { cookState, type CookEvent, type CookEventKind, type Forecast, type Plan } from '@hervir/core';
+import {
+  cookedAt,
+  cookState,
+  endsInFridge,
+  withCooked,
+  type CookEvent,
+  type CookEventKind,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
 import { BraisesService, nameOf } from '../braises/braises.service';
 import { Clock } from '../clock';
-import { CookEntity, CookEventEntity } from '../database/entities';
+import { BraiseEntity, CookEntity, CookEventEntity } from '../database/entities';
 import { present, readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
@@ -166,6 +175,7 @@ export class CooksService {
       if (events.some(({ kind }) => kind === 'finished' || kind === 'undone')) {
         const { status, finishedAt } = cookState(cook.guide, await eventsOf(em, [cookId]), now);
         cook.finishedAt = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
+        if (endsInFridge(cook.guide)) await this.putAway(em, cook);
       }
       const mine = known.filter((one) => one.cookId === cookId);
       const kept = [...mine, ...fresh.values()].map(stored);
@@ -178,6 +188,15 @@ export class CooksService {
     this.stream.happened(cookId, answer.fresh);
     if (answer.turned) this.stream.changed(cookId);
     return { kept: answer.kept, refused };
+  }
+
+  /** A plan that is cooked ahead knows that its evening is over, and only its day is still to come. */
+  private async putAway(em: EntityManager, { braiseId, finishedAt }: CookEntity): Promise<void> {
+    const braise = braiseId === null ? null : await em.findOne(BraiseEntity, { id: braiseId });
+    if (!braise || cookedAt(braise.plan) === finishedAt) return;
+    braise.plan = withCooked(braise.plan, finishedAt);
+    braise.revision += 1;
+    braise.updatedAt = this.clock.now();
   }
 
   /** Throws a cook away that was begun by mistake: only one in which nothing has happened yet. */

@@ -6,6 +6,7 @@ import type {
   ExerciseId,
   FactorKind,
   Guide,
+  Kept,
   Mark,
   Observation,
   Plan,
@@ -37,6 +38,21 @@ export class BraiseEntity {
 
   @Property({ type: 'text', nullable: true })
   deletedAt: string | null = null;
+}
+
+/** Something cooked that is kept for another day. */
+@Entity({ tableName: 'kept_dish' })
+@Index({ properties: ['gone'] })
+export class KeptDishEntity {
+  @PrimaryKey({ type: 'text' })
+  id!: string;
+
+  @Property({ type: StoredJson })
+  kept!: Kept;
+
+  /** Beside what it is of, to look up what is still there. */
+  @Property({ type: 'text', nullable: true })
+  gone: Kept['gone'] = null;
 }
 
 /** A cooker of the kitchen. */
@@ -304,4 +320,5 @@ export const ENTITIES = [
   RehearsalActEntity,
   LogEntryEntity,
   LearntEntity,
+  KeptDishEntity,
 ];

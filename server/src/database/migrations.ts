@@ -77,6 +77,16 @@ export class Migration0005Log extends Migration {
   }
 }
 
+/** What is left of a meal, and kept. */
+export class Migration0006Kept extends Migration {
+  override up(): void {
+    this.addSql(
+      'create table `kept_dish` (`id` text not null, `kept` json not null, `gone` text null, primary key (`id`));',
+    );
+    this.addSql('create index `kept_dish_gone_index` on `kept_dish` (`gone`);');
+  }
+}
+
 /** In order; one is only ever added, never changed once it has landed. */
 export const MIGRATIONS = [
   { name: 'Migration0001Kitchen', class: Migration0001Kitchen },
@@ -84,4 +94,5 @@ export const MIGRATIONS = [
   { name: 'Migration0003Devices', class: Migration0003Devices },
   { name: 'Migration0004Rehearsals', class: Migration0004Rehearsals },
   { name: 'Migration0005Log', class: Migration0005Log },
+  { name: 'Migration0006Kept', class: Migration0006Kept },
 ];

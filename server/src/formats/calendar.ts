@@ -68,18 +68,31 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
       })
       .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: summary });
   };
+  const warm = f.ahead.find(({ kind }) => kind === 'warm');
   for (const task of f.ahead) {
-    // What is done already calls nobody.
-    if (task.at === null || task.doneAt !== null) continue;
+    // What is done already calls nobody; the evening and the day have entries of their own.
+    if (task.at === null || task.doneAt !== null || task === warm || task.kind === 'cook') continue;
     const description = [`For ${name}`, aheadCaution(task)].filter((text) => text !== null).join('. ');
     call(task.id, new Date(task.at), AHEAD_TAKES, aheadText(task), description);
   }
-  const hands = tasks.filter(({ resource, handsOn }) => handsOn || resource === 'pot');
-  for (const task of tasks) {
-    const before = hands[hands.indexOf(task) - 1];
-    if (!calls(task, before)) continue;
-    const start = new Date(shiftIso(startAt, task.startMinute));
-    call(task.id, start, Math.max(1, task.minutes), task.label, `For ${name}`);
+  const callsOf = (all: readonly ScheduledTask[], from: string): void => {
+    const hands = all.filter(({ resource, handsOn }) => handsOn || resource === 'pot');
+    for (const task of all) {
+      const before = hands[hands.indexOf(task) - 1];
+      if (!calls(task, before)) continue;
+      const start = new Date(shiftIso(from, task.startMinute));
+      call(task.id, start, Math.max(1, task.minutes), task.label, `For ${name}`);
+    }
+  };
+  callsOf(tasks, startAt);
+  const day = f.nextDay?.clock;
+  if (day && day.startAt !== null && warm && warm.doneAt === null) {
+    const description = [aheadText(warm), aheadCaution(warm)].filter((text) => text !== null).join('. ');
+    call('day', new Date(day.startAt), Math.ceil(day.totalMinutes), `Warm ${name} through`, description);
+    callsOf(
+      day.tasks.filter(({ work }) => work.kind !== 'day'),
+      day.startAt,
+    );
   }
   // RFC 5545, 3.1: every line ends with CRLF, the last too.
   return `${calendar.toString().replace(/(\r\n)+$/, '')}\r\n`;

@@ -24,6 +24,7 @@ import { Verdict } from '../shared/verdict';
 import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
+import { CookAheadPanel } from './cook-ahead';
 import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
 import type { Edit } from './station';
@@ -45,6 +46,8 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
   const clashes = clashesOf(clock.tasks);
   const left = clock.startAt === null ? null : (Date.parse(clock.startAt) - now.getTime()) / 60_000;
   const late = left !== null && left < -1;
+  // The day it is eaten stands with what is cooked ahead.
+  const before = forecast.ahead.filter(({ kind }) => kind !== 'warm' && kind !== 'cook');
   const moved = Object.keys(plan.moved).length > 0;
   return (
     <div className="clock-panel">
@@ -86,12 +89,13 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           </Verdict>
         ))}
       </section>
-      {forecast.ahead.length > 0 && (
+      {before.length > 0 && (
         <section aria-label="Before the evening">
           <h3>Before the evening</h3>
-          <AheadList plan={plan} tasks={forecast.ahead} startAt={clock.startAt} now={now} onChange={edit} />
+          <AheadList plan={plan} tasks={before} startAt={clock.startAt} now={now} onChange={edit} />
         </section>
       )}
+      <CookAheadPanel plan={plan} forecast={forecast} now={now} edit={edit} />
       {!late && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
       <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />
       <Sides plan={plan} edit={edit} />
@@ -170,7 +174,8 @@ const ONE_EVENING = 4 * 3_600_000;
 /** Other braises of the same evening: one cook, one board, each pot one thing at a time. */
 function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
   const { system } = useUnits();
-  const { serveAt } = plan;
+  // What is cooked ahead is at work the evening it is cooked.
+  const serveAt = forecast.clock.eatAt;
   const now = useNow();
   const near = (useBraises().data ?? []).filter(
     (other) =>
@@ -196,7 +201,7 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       id: one.id,
       name: one.name,
       pot: inSentence(one.plan.cooker.name),
-      clock: { ...one.clock, eatAt: one.plan.serveAt ?? serveAt },
+      clock: { ...one.clock, eatAt: one.clock.eatAt ?? serveAt },
     })),
     printerFor(system),
   );

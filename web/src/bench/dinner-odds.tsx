@@ -53,9 +53,9 @@ export function DinnerOddsPanel({
     <section aria-label="How sure dinner is" className="dinner-odds">
       <h3>How sure dinner is</h3>
       <p>
-        Begun {clockTime(startAt)}, dinner on the table by {clockTime(eatAt)}: <strong>{inTen(odds.inTime)}</strong>. Of
-        ten evenings eight have it between {clockTime(shiftIso(eatAt, odds.p10))} and{' '}
-        {clockTime(shiftIso(eatAt, odds.p90))}.
+        Begun {clockTime(startAt)}, {plan.cookAhead ? 'in the fridge' : 'dinner on the table'} by {clockTime(eatAt)}:{' '}
+        <strong>{inTen(odds.inTime)}</strong>. Of ten evenings eight have it between{' '}
+        {clockTime(shiftIso(eatAt, odds.p10))} and {clockTime(shiftIso(eatAt, odds.p90))}.
       </p>
       <Spread odds={odds} eatAt={eatAt} />
       <Radio.Group

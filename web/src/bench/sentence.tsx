@@ -13,6 +13,7 @@ import { Fragment, type ReactNode } from 'react';
 import { DinnerTime } from '../shared/dinner-time';
 import { Why } from '../shared/why';
 import { clockTime, counted, dayWord } from '../shared/words';
+import { mealWords } from '../shared/meal-words';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 
@@ -41,7 +42,12 @@ interface Props {
 }
 
 /** When to begin; where that has passed, how late it is and what it makes of dinner. */
-function Begins({ clock, reasons, now }: Pick<Forecast, 'clock' | 'reasons'> & { readonly now: Date }): ReactNode {
+function Begins({
+  clock,
+  kept,
+  reasons,
+  now,
+}: Pick<Forecast, 'clock' | 'reasons'> & { readonly kept: boolean; readonly now: Date }): ReactNode {
   const late = lateStart(clock, now);
   if (late === null) {
     return (
@@ -50,7 +56,7 @@ function Begins({ clock, reasons, now }: Pick<Forecast, 'clock' | 'reasons'> & {
         <Why figure="startAt" reasons={reasons} tone="ember">
           {clockTime(clock.startAt ?? '')}
         </Why>{' '}
-        to eat at{' '}
+        {kept ? 'to have it in the fridge at' : 'to eat at'}{' '}
       </>
     );
   }
@@ -61,7 +67,7 @@ function Begins({ clock, reasons, now }: Pick<Forecast, 'clock' | 'reasons'> & {
         <Why figure="startAt" reasons={reasons} tone="ember">
           {printDuration(clock.totalMinutes)}
         </Why>
-        ; its dinner is over, {dayWord(clock.eatAt ?? '', now)} at{' '}
+        ; {kept ? 'its evening' : 'its dinner'} is over, {dayWord(clock.eatAt ?? '', now)} at{' '}
       </>
     );
   }
@@ -71,7 +77,7 @@ function Begins({ clock, reasons, now }: Pick<Forecast, 'clock' | 'reasons'> & {
       <Why figure="startAt" reasons={reasons} tone="ember">
         now
       </Why>
-      , {printDuration(late.minutes)} late: dinner {clockTime(late.dinnerAt)}, not{' '}
+      , {printDuration(late.minutes)} late: {mealWords(kept).short} {clockTime(late.dinnerAt)}, not{' '}
     </>
   );
 }
@@ -101,12 +107,12 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
         </>
       ) : (
         <>
-          <Begins clock={clock} reasons={reasons} now={now} />
+          <Begins clock={clock} kept={plan.cookAhead !== undefined} reasons={reasons} now={now} />
           <Why
             figure="eatAt"
             reasons={reasons}
             tone="ember"
-            control={<DinnerTime now={now} serveAt={clock.eatAt} onServeAt={onServeAt} />}
+            control={<DinnerTime now={now} serveAt={plan.serveAt} onServeAt={onServeAt} />}
           >
             {clockTime(clock.eatAt)}
           </Why>

@@ -53,6 +53,11 @@ export function Card(): ReactNode {
   const prep = prepSteps({ ...plan, ...forecast.placed }, printer).filter(({ kind }) => !dated.has(kind));
   const bowls = bowlsOf(forecast, printer);
   const rows = rowsOf(clock, guide);
+  const before = forecast.ahead.filter(({ kind }) => kind !== 'warm' && kind !== 'cook');
+  const day = forecast.nextDay && {
+    ...forecast.nextDay.clock,
+    rows: rowsOf(forecast.nextDay.clock, guideOf(forecast, printer, 'day')),
+  };
   return (
     <div className="room">
       <div className="card-actions">
@@ -67,7 +72,8 @@ export function Card(): ReactNode {
           <p>
             {clock.startAt !== null && clock.eatAt !== null && (
               <>
-                Begin <strong>{clockTime(clock.startAt)}</strong> to eat at <strong>{clockTime(clock.eatAt)}</strong>{' '}
+                Begin <strong>{clockTime(clock.startAt)}</strong>{' '}
+                {plan.cookAhead ? 'to have it in the fridge at' : 'to eat at'} <strong>{clockTime(clock.eatAt)}</strong>{' '}
                 {dayWord(clock.eatAt, today)}.{' '}
               </>
             )}
@@ -77,11 +83,11 @@ export function Card(): ReactNode {
           </p>
         </header>
         <section>
-          {forecast.ahead.length > 0 && (
+          {before.length > 0 && (
             <>
               <h2>Before the evening</h2>
               <ul className="ticks">
-                {forecast.ahead.map((task) => (
+                {before.map((task) => (
                   <li key={task.id}>
                     {task.at !== null && (
                       <strong>
@@ -120,6 +126,16 @@ export function Card(): ReactNode {
         <section>
           <h2>Do</h2>
           <Steps rows={rows} startAt={clock.startAt} />
+          {day !== null && (
+            <>
+              <h2>
+                {day.startAt === null
+                  ? 'The day it is eaten'
+                  : `${longDay(day.startAt)}, to eat at ${clockTime(day.eatAt ?? '')}`}
+              </h2>
+              <Steps rows={day.rows} startAt={day.startAt} />
+            </>
+          )}
         </section>
       </article>
     </div>

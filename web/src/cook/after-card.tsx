@@ -1,6 +1,6 @@
-import { delaysOf, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
+import { delaysOf, endsInFridge, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
 import { Button, Input } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { QuantityInput } from '../shared/quantity-input';
 import { clockAt } from '../shared/words';
@@ -8,6 +8,9 @@ import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
+
+/** Wanted once a meal. */
+const KeepLeft = lazy(() => import('../kept/keep-left').then((module) => ({ default: module.KeepLeft })));
 
 const isSection = (cause: string): boolean => (SECTIONS as readonly string[]).includes(cause);
 
@@ -22,12 +25,14 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
     actions.tell('note', { text: note.trim().slice(0, 2000) });
     setNote('');
   };
+  const kept = endsInFridge(record.guide);
   const finished = state.status === 'finished';
   return (
     <section className="vessel now-card" aria-label="Served">
-      <p className="now-part">Served</p>
+      <p className="now-part">{kept ? 'Put away' : 'Served'}</p>
       <h1 className="now-title">
-        On the table at {clockAt(state.dinner.at, record.guide.eatAt)}, {driftWords(state.dinner)}.
+        {kept ? 'In the fridge' : 'On the table'} at {clockAt(state.dinner.at, record.guide.eatAt)},{' '}
+        {driftWords(state.dinner)}.
       </h1>
       <ul className="reasons">
         {off.length === 0 && <li>Every part of the work took what the plan said.</li>}
@@ -93,6 +98,11 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
               </li>
             ))}
           </ul>
+        )}
+        {!kept && (
+          <Suspense fallback={null}>
+            <KeepLeft name={record.name} plan={record.plan} now={new Date(cook.now)} />
+          </Suspense>
         )}
         <p className="dim">Leftovers into shallow containers and into the fridge within two hours.</p>
       </div>

@@ -1,5 +1,6 @@
-import { TARGET_BAND, type AsCooked, type Forecast, type SoFar } from '@hervir/core';
+import { endsInFridge, TARGET_BAND, type AsCooked, type Forecast, type SoFar } from '@hervir/core';
 import type { ReactNode } from 'react';
+import { mealWords } from '../shared/meal-words';
 import { clockAt, GRADE_WORDS, WANTED_WORDS } from '../shared/words';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
@@ -31,7 +32,7 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
           { width, height: HEIGHT, now, target: TARGET_BAND[target] },
         )
       : null;
-  const words = `From ${clockAt(state.startedAt ?? now, record.guide.eatAt)} to dinner at ${clockAt(state.dinner.at, record.guide.eatAt)}. ${
+  const words = `From ${clockAt(state.startedAt ?? now, record.guide.eatAt)} to ${mealWords(endsInFridge(record.guide)).short} at ${clockAt(state.dinner.at, record.guide.eatAt)}. ${
     meat
       ? `The pot is at ${print('temperature', meat.liquidC)}, the middle of the meat at ${print('temperature', meat.coreC)}; it is ${GRADE_WORDS[meat.grade]} so far.`
       : 'The lid is not on yet.'

@@ -1,7 +1,8 @@
-import { delaysOf, inTen, type CatchUp, type DinnerNow } from '@hervir/core';
+import { delaysOf, endsInFridge, inTen, type CatchUp, type DinnerNow } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
+import { mealWords } from '../shared/meal-words';
 import { clockAt } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
@@ -25,11 +26,12 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
     placeholderData: (before) => before,
   }).data;
   const best = late && ways?.ok === true ? ways.value.slice(0, 1) : [];
+  const meal = mealWords(endsInFridge(record.guide));
   const [worst] = late ? delaysOf(state, record.guide) : [];
   return (
     <section className="vessel side-card" aria-label="Dinner">
       <h2>
-        Dinner
+        {meal.title}
         <span className="time-now">
           now <span className="figure">{clockAt(now, record.guide.eatAt)}</span>
         </span>
@@ -77,7 +79,8 @@ function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }):
   return (
     <p className="dim" aria-label="How sure dinner is">
       {p90 - p10 > ONE_TIME ? `Eight of ten such evenings: ${clockAt(p10, eatAt)} to ${clockAt(p90, eatAt)}. ` : ''}
-      {eatAt !== null && `On the table by ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
+      {eatAt !== null &&
+        `${mealWords(endsInFridge(record.guide)).by} ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
       {stillTough.chance >= 0.05 && stillTough.minutes > 0
         ? `Still tough at the check: ${inTen(stillTough.chance)}, some ${Math.round(stillTough.minutes)} min more; counted.`
         : ''}

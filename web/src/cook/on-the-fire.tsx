@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { endsInFridge } from '@hervir/core';
+import { mealWords } from '../shared/meal-words';
 import { clockAt } from '../shared/words';
 import { driftWords } from './drift-words';
 import { useRunningCooks } from './use-cook';
@@ -17,7 +19,9 @@ export function OnTheFire(): ReactNode {
             <Link to={`/cook/${record.id}`}>
               <strong>{record.name}</strong>
               <span className="begin-at" style={{ color: 'var(--ember)' }}>
-                {state.status === 'served' ? 'on the table' : `dinner ${clockAt(state.dinner.at, record.guide.eatAt)}`}{' '}
+                {state.status === 'served'
+                  ? mealWords(endsInFridge(record.guide)).over
+                  : `${mealWords(endsInFridge(record.guide)).short} ${clockAt(state.dinner.at, record.guide.eatAt)}`}{' '}
                 <small>{driftWords(state.dinner)}</small>
               </span>
               <span className="plan-facts">

@@ -21,7 +21,7 @@ function withDone(plan: Plan, id: string, at: string | null): Plan {
 }
 
 /** When something is done: the day first, for the hour says little days before. */
-function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
+export function AheadWhen({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
   if (task.doneAt !== null) {
     return (
       <span className="ahead-when done">
@@ -67,7 +67,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
           const caution = aheadCaution(task);
           return (
             <li key={task.id}>
-              <When task={task} now={now} />
+              <AheadWhen task={task} now={now} />
               <span className="ahead-what">
                 {aheadText(task)}
                 {caution !== null && <small className="caution-source">{caution}</small>}

@@ -10,6 +10,8 @@ import { dayWord } from '../shared/words';
 
 /** What is due within so many hours is worth a place on the first page. */
 const SOON_HOURS = 24;
+/** What was said to be done stays so long, to be taken back. */
+const JUST_DONE_HOURS = 6;
 
 /** What is to be done today for a dinner of another day, across all plans. */
 export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSummary[]; readonly now: Date }): ReactNode {
@@ -17,7 +19,9 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
   const actions = usePlanActions();
   const { message } = App.useApp();
   const soon = now.getTime() + SOON_HOURS * 3_600_000;
-  const due = ({ at, doneAt }: AheadTask): boolean => at !== null && doneAt === null && Date.parse(at) <= soon;
+  const justDone = now.getTime() - JUST_DONE_HOURS * 3_600_000;
+  const due = ({ at, doneAt }: AheadTask): boolean =>
+    doneAt === null ? at !== null && Date.parse(at) <= soon : Date.parse(doneAt) >= justDone;
   const waiting = plans.flatMap((plan, i) => {
     const one = reckoned[i] ?? null;
     const tasks = one?.ahead.filter(due) ?? [];

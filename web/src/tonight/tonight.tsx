@@ -15,6 +15,7 @@ import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from 
 import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
 import { lateStart } from '../shared/late-start';
+import { mealWords } from '../shared/meal-words';
 import { useNow } from '../shared/use-now';
 import { clockTime, CUT_OPTIONS, dayOptions, dayWord, FORM_PHRASES, inSentence } from '../shared/words';
 import { useBeside } from '../workers/use-beside';
@@ -28,6 +29,7 @@ import { Sketch } from './sketch';
 const Lately = lazy(() => import('./lately').then((module) => ({ default: module.Lately })));
 
 /** Not in the first load: nobody asks why before there is an answer. */
+const KeptList = lazy(() => import('../kept/kept-list').then((module) => ({ default: module.KeptList })));
 const WhyDrawer = lazy(() => import('./why-drawer').then((module) => ({ default: module.WhyDrawer })));
 
 /** Only in a kitchen that is new. */
@@ -208,6 +210,10 @@ export function Tonight(): ReactNode {
       <Plans now={now} />
 
       <Suspense fallback={null}>
+        <KeptList now={now} />
+      </Suspense>
+
+      <Suspense fallback={null}>
         <Lately />
       </Suspense>
 
@@ -288,7 +294,7 @@ function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
   if (odds === null || startAt === null || eatAt === null) return null;
   return (
     <>
-      On the table by {clockTime(eatAt)}: {inTen(odds.inTime)}
+      {mealWords(forecast.plan.cookAhead !== undefined).by} {clockTime(eatAt)}: {inTen(odds.inTime)}
       {surer && surer.earlier > 0
         ? `; begun ${clockTime(shiftIso(startAt, -surer.earlier))}, ${inTen(FAIRLY_SURE)}`
         : ''}

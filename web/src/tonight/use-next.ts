@@ -1,5 +1,5 @@
 import type { BraiseSummary } from '@hervir/contract';
-import { afterBusyPot, printerFor, together, type AfterBusyPot, type Together } from '@hervir/core';
+import { afterBusyPot, cookedAt, printerFor, together, type AfterBusyPot, type Together } from '@hervir/core';
 import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
@@ -32,14 +32,14 @@ function besideOneAnother(
   print: Parameters<typeof together>[1],
 ): NextPlan[] {
   const known = waiting.flatMap(({ plan, reckoned }): Together[] =>
-    reckoned === null || plan.serveAt === null
+    reckoned === null || plan.serveAt === null || cookedAt(reckoned.plan) !== null
       ? []
       : [
           {
             id: plan.id,
             name: plan.name,
             pot: reckoned.plan.cooker.name,
-            clock: { ...reckoned.clock, eatAt: plan.serveAt },
+            clock: { ...reckoned.clock, eatAt: reckoned.clock.eatAt ?? plan.serveAt },
           },
         ],
   );
@@ -48,12 +48,13 @@ function besideOneAnother(
     const own = beside.get(plan.id);
     if (own === undefined || reckoned === null || plan.serveAt === null) return { plan, begins: null };
     const pot = busy.get(reckoned.plan.cooker.name);
-    const after = pot && afterBusyPot({ ...reckoned.clock, startAt: own.startAt, eatAt: plan.serveAt }, pot.freeAt);
+    const eatAt = reckoned.clock.eatAt ?? plan.serveAt;
+    const after = pot && afterBusyPot({ ...reckoned.clock, startAt: own.startAt, eatAt }, pot.freeAt);
     return {
       plan,
       begins: {
         startAt: after?.startAt ?? own.startAt,
-        eatAt: after?.eatAt ?? plan.serveAt,
+        eatAt: after?.eatAt ?? eatAt,
         earlierMinutes: own.earlierMinutes,
         after: pot && after ? { ...after, pot } : null,
       },
@@ -83,7 +84,10 @@ export function useNext(ahead: readonly BraiseSummary[], now: Date): NextPlan | 
   const busy = useBusyPots(now);
   // Laid out anew when a plan, a cook or the minute changes, and not at every key of the sentence above.
   return useMemo(() => {
-    const both = ahead.map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null }));
+    // Cooked ahead and cooked already, only its day is to come: that stands with the days.
+    const both = ahead
+      .map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null }))
+      .filter(({ reckoned: one }) => one === null || cookedAt(one.plan) === null);
     const waiting = besideOneAnother(both, busy, printerFor(system));
     const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
     return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;

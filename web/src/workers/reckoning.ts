@@ -5,6 +5,7 @@ import {
   dinnerOdds,
   forecast,
   formAlternatives,
+  keptTasks,
   mends,
   PlanError,
   pressureMinutesLike,
@@ -14,6 +15,7 @@ import {
   printerFor,
   timesRow,
   withLearnt,
+  type AheadTask,
   type Alternative,
   type AsCooked,
   type CatchUp,
@@ -23,6 +25,7 @@ import {
   type Forecast,
   type Grade,
   type Guide,
+  type Kept,
   type LearntRow,
   type Mend,
   type Method,
@@ -101,6 +104,7 @@ export const reckoning = {
   catchUp: (plan: Plan, state: CookState, nowMs: number, system: UnitSystem): Answer<CatchUp[]> =>
     answer(() => catchUp(forecast(taught(plan), system), state, nowMs, printerFor(system))),
   mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
+  keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
   timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),
 };
 

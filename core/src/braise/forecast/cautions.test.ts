@@ -102,7 +102,7 @@ describe('cautions', () => {
 
   test('what the reckoning found decides, not what the plan looks like', () => {
     const lid = { run: 1, over: false, liquid: 'ok', missingMl: 0, base: 'safe', foams: false } as const;
-    const fine = { lids: [lid], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 } };
+    const fine = { lids: [lid], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 }, coolsInTime: true };
     const found = cautionsFor(plain, { ...fine, lids: [{ ...lid, base: 'likely' }] }).map(({ code }) => code);
     expect(found).toContain('burn-likely');
     expect(cautionsFor(plain, fine).map(({ code }) => code)).not.toContain('burn-likely');

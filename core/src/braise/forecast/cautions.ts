@@ -39,6 +39,8 @@ export interface Found {
   readonly middleIsSafe: boolean;
   /** Minutes that meat from the kitchen lies there before the lid goes on, and minutes it may. */
   readonly inTheWarm: { readonly minutes: number; readonly most: number };
+  /** Where it is cooked ahead: whether it cools within its hours. */
+  readonly coolsInTime: boolean;
 }
 
 interface Rule extends Omit<Caution, 'runs' | 'text'> {
@@ -212,6 +214,18 @@ const RULES: readonly Rule[] = [
       ),
   },
   {
+    code: 'cools-slowly',
+    step: 'plate',
+    source: 'US FDA Food Code 2022, 3-501.14; from memory. Your local food-safety authority comes first.',
+    when: (plan, { coolsInTime }) => plan.cookAhead !== undefined && !coolsInTime,
+  },
+  {
+    code: 'warm-through',
+    step: 'plate',
+    source: 'USDA FSIS, leftovers and food safety; from memory. Your local food-safety authority comes first.',
+    when: ({ cookAhead }) => cookAhead !== undefined,
+  },
+  {
     code: 'cooling',
     step: 'plate',
     source: 'US FDA Food Code 2022, 3-501.14; USDA FSIS; from memory. Your local food-safety authority comes first.',
@@ -224,7 +238,7 @@ const RULES: readonly Rule[] = [
  *
  * @param plan the plan
  * @param found what the reckoning found of its fill, base and liquid
- * @example cautionsFor(plan, { lids: [], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 } }).some((caution) => caution.code === 'lid-steam') // true
+ * @example cautionsFor(plan, { lids: [], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 }, coolsInTime: true }).some((caution) => caution.code === 'lid-steam') // true
  */
 export function cautionsFor(plan: Plan, found: Found): Caution[] {
   return RULES.flatMap(({ code, step, source, when, at }) => {

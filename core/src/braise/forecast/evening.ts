@@ -2,14 +2,15 @@ import { meatsOf } from '../../plan/meats';
 import type { CookingBody } from '../../physics/cooking-body';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
-import type { Meat, Plan, PlannedStage, StageId } from '../../plan/plan';
+import type { Meat, Plan, PlannedStage, StageId, WarmWay } from '../../plan/plan';
+import { withFreshVegetables } from '../../plan/cook-ahead';
 import { portionAt, portionsOf } from '../../plan/portions';
 import { kitchenAirKPa } from '../../pot/cooker';
 import type { Drinkers } from '../../pot/drinkers';
 import type { Pot } from '../../pot/pot-model';
 import { backToBoil, trySecondRun, type Refill } from '../../pot/later-stage';
 import { PLANT_J_PER_KG_K } from '../../pot/loading';
-import type { Stretch } from '../../pot/pressure-run';
+import { rideAlong, type Stretch } from '../../pot/pressure-run';
 import { stageVegetables, type Stage, type Staging } from '../../stations/stages';
 import type { Chance } from './chance';
 import type { CurvePoint } from './curve';
@@ -31,6 +32,7 @@ import {
   type Open,
 } from './later-stages';
 import { mainRun, recorder, type MainRun } from './main-run';
+import { nextDay, type FromThePot, type NextDay } from './next-day';
 import { chanceThrough, timing, type Timing } from './timing';
 
 /** One cut and what became of it. */
@@ -70,6 +72,8 @@ export interface Evening {
   readonly drinkers: Drinkers;
   /** The pot when the last stage is over, with the meat that is in it. */
   readonly lastPot: Pot;
+  /** Where it is cooked ahead, what becomes of it until it is eaten. */
+  readonly nextDay: NextDay | null;
   /** Let go by the meat after the last stage was filled, ml. */
   readonly lastJuiceMl: number;
 }
@@ -146,7 +150,12 @@ interface First {
 const planOf = (plan: Plan, meat: Meat): Plan =>
   meat === plan.meat ? plan : { ...plan, meat, learnt: { ...plan.learnt, toughness: undefined } };
 
-function first(plan: Plan, before: CurvePoint[], after: readonly Stretch[]): First {
+function first(
+  plan: Plan,
+  before: CurvePoint[],
+  after: readonly Stretch[],
+  untilEaten: readonly Stretch[] = [],
+): First {
   before.length = 0;
   const ready = readyPot(plan, recorder(before, plan, kitchenAirKPa(plan.kitchen), 0));
   const { cuts } = ready;
@@ -154,7 +163,7 @@ function first(plan: Plan, before: CurvePoint[], after: readonly Stretch[]): Fir
   const bodies = cuts.length < 2 ? [] : cuts.map(({ meat, piece }) => pieceBody(meat, piece, START_C[meat.startsFrom]));
   const all = cuts.map(({ meat, piece }, i) => {
     const beside = bodies.filter((_, other) => other !== i);
-    return timing(planOf(plan, meat), piece, ready.pot, i === 0 ? after : [], beside);
+    return timing(planOf(plan, meat), piece, ready.pot, i === 0 ? [...after, ...untilEaten] : untilEaten, beside);
   });
   const [odds, ...otherOdds] = all as [Timing, ...Timing[]];
   // The slower cut sets the minutes.
@@ -183,11 +192,12 @@ const minutesIn =
  * Runs a whole evening: the first run as long as the meat wants it, vegetables and grains in the stages that meet their
  * textures with the fewest openings, the stages that they and the cook ask for, and the meat in them or under foil.
  *
- * @param plan every default filled in
+ * @param asked every default filled in
  * @param before filled with the pot's history before the lid goes on
  * @throws PlanError naming the field that makes the plan impossible
  */
-export function evening(plan: Plan, before: CurvePoint[] = []): Evening {
+export function evening(asked: Plan, before: CurvePoint[] = []): Evening {
+  const plan = withFreshVegetables(asked);
   const none = { ...plan, vegetables: pinnedOnly(plan.vegetables), grains: pinnedOnly(plan.grains) };
   let main = first(none, before, []);
   let staging: Staging = { stages: [], openings: 1, allMet: true };
@@ -198,11 +208,11 @@ export function evening(plan: Plan, before: CurvePoint[] = []): Evening {
     if (startsWith(resolved) !== startsWith(none)) {
       // What rides along from the start weighs on the pot: once more, with everything in its place.
       main = first(resolved, before, []);
-      staging = asPlanned(plan, stagesOf(resolved, main.run));
+      staging = asPlanned(asked, stagesOf(resolved, main.run));
       resolved = placed(plan, staging);
     } else if (tooCold(plan, resolved)) {
       // What went elsewhere does not cool the second run after all: ask it again with what is really in it.
-      staging = asPlanned(plan, stagesOf(resolved, main.run));
+      staging = asPlanned(asked, stagesOf(resolved, main.run));
     }
   }
   // Meat that stays in goes on cooking: fewer minutes before it.
@@ -210,7 +220,24 @@ export function evening(plan: Plan, before: CurvePoint[] = []): Evening {
   if (order.some((stage) => isDone(resolved, stage) && meatsDuring(resolved, order, stage).includes(0))) {
     main = first(resolved, before, throughFirstCut(laterStages(resolved, main.run, minutesIn(staging))));
   }
+  if (plan.cookAhead !== undefined) {
+    // What cooling and warming add is in the odds: fewer minutes before them.
+    const later = laterStages(resolved, main.run, minutesIn(staging));
+    main = first(resolved, before, throughFirstCut(later), untilEaten(resolved, main, later, []).history);
+  }
   return closing(resolved, main, staging);
+}
+
+/** What becomes of a braise that is cooked ahead, from the pot that its last stage leaves. */
+function untilEaten(plan: Plan, { run, ready }: First, { open }: Later, ways?: readonly WarmWay[]): NextDay {
+  let seen = 0;
+  const cuts = meatsOf(plan).map(({ goesIn = 'start', ...meat }, i): FromThePot => {
+    const piece = goesIn === 'start' ? (ready.cuts[seen]?.piece ?? ready.piece) : pieceOf(meat);
+    if (goesIn === 'start') seen += 1;
+    const at = open.inPot.indexOf(i);
+    return { meat, piece, body: (at >= 0 ? open.pot.bodies[at] : open.outside.get(i)) ?? run.piece };
+  });
+  return nextDay(plan, open.pot, cuts, ways);
 }
 
 /** What the first cut goes through after the first opening: the stages that it is in for. */
@@ -258,6 +285,13 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
     const at = open.inPot.indexOf(i);
     return at >= 0 ? open.pot.bodies[at] : open.outside.get(i);
   };
+  const kept = resolved.cookAhead === undefined ? null : untilEaten(resolved, main, after);
+  const eaten = (body: CookingBody): CookingBody => {
+    if (kept === null) return body;
+    const warmed = body.clone();
+    rideAlong(warmed, kept.history);
+    return warmed;
+  };
   const laterMinutes = after.curve.at(-1)?.minute ?? 0;
   const stayed = done.length > 0 && open.inPot.includes(0);
   const chances: Chance[] = [main.odds, ...main.otherOdds].map((odds) => odds.chance(main.pressureMinutes));
@@ -265,17 +299,20 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
   const meats = cuts.map(({ goesIn = 'start', ...meat }, i): DoneMeat => {
     const piece = goesIn === 'start' ? (ready.cuts[seen]?.piece ?? ready.piece) : pieceOf(meat);
     const chance =
-      goesIn === 'start' ? chances[seen] : chanceThrough(planOf(resolved, meat), piece, throughLater(done, i));
+      goesIn === 'start'
+        ? chances[seen]
+        : chanceThrough(planOf(resolved, meat), piece, [...throughLater(done, i), ...(kept?.history ?? [])]);
     if (goesIn === 'start') seen += 1;
-    const body = bodyOf(i) ?? run.piece;
+    const body = eaten(bodyOf(i) ?? run.piece);
     const inPot = open.inPot.includes(i);
     const { restMinutes } = resolved.finish;
-    const foil = inPot
-      ? null
-      : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body.clone(), restMinutes, resolved, boilingC) };
+    const foil =
+      inPot || kept !== null
+        ? null
+        : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body.clone(), restMinutes, resolved, boilingC) };
     return { meat, piece, body, chance: chance ?? { short: 1, at: 0, past: 0 }, foil, inPot };
   });
-  const piece = stayed ? (bodyOf(0) ?? run.piece) : run.piece;
+  const piece = eaten(stayed ? (bodyOf(0) ?? run.piece) : run.piece);
   return {
     ...main,
     resolved,
@@ -287,6 +324,7 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
     laterCurve: after.curve,
     drinkers: open.drinkers,
     lastPot: open.pot,
+    nextDay: kept,
     lastJuiceMl: after.lastJuiceMl,
   };
 }

@@ -9,6 +9,7 @@ import type { Ledger } from '../../pot/ledger';
 import type { SchoolAmount } from '../../pot/liquid-schools';
 import type { AromaticStep } from '../../stations/aromatics';
 import type { Leftovers } from '../../stations/leftovers';
+import type { NextDayForecast } from './next-day';
 import type { Yield } from '../../stations/plate';
 import type { Portion, PortionId } from '../../plan/portions';
 import type { Method as Moves } from '../../method/step';
@@ -118,6 +119,7 @@ export interface Forecast {
   readonly finish: Finish & { readonly platingText: string };
   readonly yield: Yield;
   readonly leftovers: Leftovers;
+  /** Of the evening it is cooked: it ends on the table, or, where it is cooked ahead, in the fridge. */
   readonly clock: {
     readonly startAt: string | null;
     readonly eatAt: string | null;
@@ -125,6 +127,8 @@ export interface Forecast {
     readonly handsOnMinutes: number;
     readonly tasks: readonly ScheduledTask[];
   };
+  /** Where it is cooked ahead: how it is cooled, kept and warmed, and the clock of the day it is eaten. */
+  readonly nextDay: NextDayForecast | null;
   /** What is to be done before the evening, the earliest first. */
   readonly ahead: readonly AheadTask[];
   readonly cautions: readonly Caution[];

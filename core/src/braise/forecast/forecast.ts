@@ -10,6 +10,7 @@ import { moveOf } from '../../method/moves';
 import type { Method, Work } from '../../method/step';
 import type { CookingBody } from '../../physics/cooking-body';
 import { endsOf } from '../../method/whereabouts';
+import { readyAt } from '../../plan/cook-ahead';
 import { toughnessOf } from '../../plan/learnt';
 import type { OtherMeat, Plan } from '../../plan/plan';
 import { portionAt, portionsOf, thickenerPortion, type Portion } from '../../plan/portions';
@@ -45,6 +46,7 @@ import { lidInWords } from './lid-remedies';
 import type { Lid } from './lid';
 import { hottest, lidsOf } from './lids';
 import { juicesOf, type MainRun } from './main-run';
+import type { NextDayForecast } from './next-day';
 import { reasonsFor } from './reasons';
 import { burnInWords } from './remedies';
 import { sauteOf } from './saute';
@@ -127,6 +129,7 @@ function figuresFor(found: Evening, sauce: SauceFigures): Figures {
     ),
     sauce,
     boilsAgain: (opened) => boilsAgain(found.lastPot, opened),
+    nextDay: found.nextDay,
     meatsInPot: found.meats.flatMap(({ inPot }, i) => (inPot ? [i] : [])),
   };
 }
@@ -164,7 +167,10 @@ function cutsFor(
   const lifted = new Set(finished.flatMap(({ moves }) => moveOf(moves, 'lift')?.portions ?? []));
   return meats.map(({ meat, body, chance, foil: waited }, i) => {
     const portion = portionAt(portions, 'meat', i);
-    const foil = waited ?? (lifted.has(portion?.id ?? '') ? underFoil(body, resolved, run) : null);
+    const foil =
+      resolved.cookAhead !== undefined
+        ? null
+        : (waited ?? (lifted.has(portion?.id ?? '') ? underFoil(body, resolved, run) : null));
     const toughness = i === 0 ? toughnessOf(resolved) : cutById(meat.cut).toughness;
     const melted = meanMelted(body, toughness);
     const atOpening = i === 0 ? (run.pot.bodies[0]?.coreC ?? body.coreC) : body.coreC;
@@ -233,11 +239,13 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     tasksOf(method.blocks, (block) => taskLabel(said, block)),
     plan.moved,
   );
-  const startAt = plan.serveAt === null ? null : shiftIso(plan.serveAt, -schedule.totalMinutes);
+  const endsAt = readyAt(plan);
+  const startAt = endsAt === null ? null : shiftIso(endsAt, -schedule.totalMinutes);
   const finish = finishWords(said, method);
   const ends = endsOf(method, portions);
   const cuts = cutsFor(found, portions, method);
   const core = meat.coreCookValue;
+  const kept = nextDayFor(found, method, said, plan.finish.skim ? sauce.skimMl : 0);
   const partial = {
     format: 'hervir/forecast',
     version: 2,
@@ -314,11 +322,17 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
         cookValue: cut.body.meanCookValue(),
       })),
     ),
+    nextDay: kept,
     leftovers: leftovers(plan.servings, print, plan.serveAt),
-    ahead: aheadOf(plan, { startAt, tasks: schedule.tasks }),
+    ahead: aheadOf(plan, {
+      startAt,
+      totalMinutes: schedule.totalMinutes,
+      tasks: schedule.tasks,
+      dayMinutes: kept?.clock.totalMinutes,
+    }),
     clock: {
       startAt,
-      eatAt: plan.serveAt,
+      eatAt: endsAt,
       totalMinutes: schedule.totalMinutes,
       handsOnMinutes: schedule.handsOnMinutes,
       tasks: schedule.tasks,
@@ -334,9 +348,24 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       })),
       middleIsSafe: cuts.every(({ safe }) => safe),
       inTheWarm: inTheWarm(found, schedule),
+      coolsInTime: found.nextDay?.cooling.inTime ?? true,
     }),
   } as const satisfies Omit<Forecast, 'reasons'>;
   return { ...partial, reasons: reasonsFor(partial, print) };
+}
+
+/** What becomes of it until it is eaten, and the clock of that day; null where it is eaten the same day. */
+function nextDayFor({ nextDay, resolved }: Evening, method: Method, said: Told, fatMl: number): NextDayForecast | null {
+  if (nextDay === null) return null;
+  const { history: _, ...found } = nextDay;
+  const { serveAt } = resolved;
+  const { totalMinutes, handsOnMinutes, tasks } = backwards(
+    tasksOf(method.day, (block) => taskLabel(said, block)),
+    resolved.moved,
+  );
+  const startAt = serveAt === null ? null : shiftIso(serveAt, -totalMinutes);
+  const clock = { startAt, eatAt: serveAt, totalMinutes, handsOnMinutes, tasks };
+  return { ...found, fatMl, readyAt: readyAt(resolved), clock };
 }
 
 /** Whether a lid's valve is opened on something that foams: opened at once, or before the foam has settled. */

@@ -1,4 +1,4 @@
-import { leastGrade } from '../../meat/tenderness';
+import { gradeOf, leastGrade } from '../../meat/tenderness';
 import { spareOf } from '../../clock/spare';
 import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
@@ -19,14 +19,24 @@ const LOCK_MINUTES = 0.5;
 /** A wait that is shorter is none, minutes. */
 const NO_WAIT = 0.05;
 
+/** The evening it is cooked, or, where it is cooked ahead, the day it is warmed and eaten. */
+export type GuidePart = 'evening' | 'day';
+
+function partOf(f: Forecast, part: GuidePart): { blocks: readonly Block[]; clock: Forecast['clock'] } {
+  if (part === 'evening') return { blocks: f.method.blocks, clock: f.clock };
+  if (f.nextDay === null) throw new RangeError('this plan is eaten the day it is cooked');
+  return { blocks: f.method.day, clock: f.nextDay.clock };
+}
+
 /** Whether two blocks are of the same piece of work beside the main one. */
 function sameTrack(a: Block, b: Block): boolean {
   return JSON.stringify(a.track) === JSON.stringify(b.track);
 }
 
-function tracksOf(f: Forecast, told: Told): GuideTrack[] {
-  const beside = f.clock.tasks.flatMap(({ id, startMinute }) => {
-    const block = f.method.blocks.find((one) => one.id === id);
+function tracksOf(f: Forecast, told: Told, part: GuidePart): GuideTrack[] {
+  const { blocks, clock } = partOf(f, part);
+  const beside = clock.tasks.flatMap(({ id, startMinute }) => {
+    const block = blocks.find((one) => one.id === id);
     return block && block.track !== null ? [{ block, startMinute }] : [];
   });
   const firsts = beside.filter(({ block }, i) => beside.findIndex((one) => sameTrack(one.block, block)) === i);
@@ -41,7 +51,7 @@ function tracksOf(f: Forecast, told: Told): GuideTrack[] {
         minutes: block.minutes,
         handsOn: block.handsOn,
         moves: block.steps.flatMap(({ moves }) => moves),
-        beforeDinner: f.clock.totalMinutes - startMinute,
+        beforeDinner: clock.totalMinutes - startMinute,
       })),
   }));
 }
@@ -101,17 +111,20 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
  *
  * @param f the plan's forecast
  * @param print the cook's units
+ * @param part of a plan that is cooked ahead: its own evening, or the day it is eaten
+ * @throws RangeError for the day of a plan that is not cooked ahead
  * @returns steps whose minutes add up to the plan's own
  * @example guideOf(forecast(plan), printerFor('metric')).steps.at(-1)?.done // 'served'
  */
-export function guideOf(f: Forecast, print: Printer): Guide {
+export function guideOf(f: Forecast, print: Printer, part: GuidePart = 'evening'): Guide {
   const told = toldOf(f, print);
+  const { blocks, clock } = partOf(f, part);
   const { cooker, target } = told.plan;
-  const startOf = new Map(f.clock.tasks.map(({ id, startMinute }) => [id, startMinute]));
-  const order = [...f.method.blocks].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
+  const startOf = new Map(clock.tasks.map(({ id, startMinute }) => [id, startMinute]));
+  const order = [...blocks].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
   let end = 0;
   // Of the first wait after the opening that the spare stands at.
-  let spare = spareOf(told.plan, f.clock.tasks);
+  let spare = part === 'day' ? 0 : spareOf(told.plan, clock.tasks);
   let opened = false;
   const steps = mainBlocks({ blocks: order }).flatMap((block) => {
     const startMinute = startOf.get(block.id) ?? 0;
@@ -138,12 +151,12 @@ export function guideOf(f: Forecast, print: Printer): Guide {
     format: 'hervir/guide',
     version: 2,
     steps,
-    tracks: tracksOf(f, told),
+    tracks: tracksOf(f, told, part),
     again: againSteps(f, told),
     heatingMinutes: cooker.timerStarts === 'pin' ? f.pot.minutesToPin : f.pot.minutesToPressure,
-    totalMinutes: f.clock.totalMinutes,
-    eatAt: f.clock.eatAt,
-    wanted: leastGrade(target),
+    totalMinutes: clock.totalMinutes,
+    eatAt: clock.eatAt,
+    wanted: f.nextDay === null ? leastGrade(target) : gradeOf(f.nextDay.checkShare),
     electric: cooker.kind === 'electric',
   };
 }

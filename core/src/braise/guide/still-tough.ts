@@ -1,5 +1,6 @@
 import {
   GRADE_FROM,
+  gradeOf,
   meanMelted,
   TARGET_BAND,
   THICKNESS_CV,
@@ -16,6 +17,7 @@ import type { Pot } from '../../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
 import type { SoFar } from '../../clock/so-far';
 import { moreText, type MoreFact } from '../../words/at-the-pot-words';
+import { evening } from '../forecast/evening';
 import { potUnderLid } from '../forecast/kitchen-pot';
 import { potSoFar } from '../forecast/pot-so-far';
 import { tooWeak } from '../forecast/timing';
@@ -74,6 +76,12 @@ function toughnessFrom(field: CookField, usual: number, found: Grade, sigma: num
   return usual * Math.exp(sigma * medianBetween(from / sigma, to / sigma));
 }
 
+/** What is enough at the check: cooked ahead, the meat goes on melting as it cools and is warmed. */
+function wantedAtCheck(plan: Plan): number {
+  const [low] = TARGET_BAND[plan.target];
+  return plan.cookAhead === undefined ? low : (evening(plan).nextDay?.checkShare ?? low);
+}
+
 /**
  * Given what has been done so far and what the fork found, how many more minutes. The animal's toughness is read from the
  * grade; the second run pays for its own way up and down, and both cook.
@@ -86,8 +94,8 @@ function toughnessFrom(field: CookField, usual: number, found: Grade, sigma: num
  * @example stillTough(plan, 60, 'pulls') // null
  */
 export function stillTough(plan: Plan, done: number | SoFar, found: Grade): More | null {
-  const [wanted] = TARGET_BAND[plan.target];
-  if (GRADE_FROM[found] >= wanted) return null;
+  const wanted = wantedAtCheck(plan);
+  if (GRADE_FROM[found] >= (plan.cookAhead === undefined ? wanted : GRADE_FROM[gradeOf(wanted)])) return null;
   const pot = typeof done === 'number' ? planned(plan, done) : potSoFar(plan, done).pot;
   const usual = toughnessOf(plan);
   const toughness = toughnessFrom(meatIn(pot), usual, found, sigmaOf(plan));

@@ -1,5 +1,5 @@
 import { LATE_TOGETHER, VARIES, WAITS } from '../../larder/what-varies';
-import { GRADES, leastGrade, type Grade } from '../../meat/tenderness';
+import { GRADES, gradeOf, leastGrade, type Grade } from '../../meat/tenderness';
 import type { Work } from '../../method/step';
 import { normalCdf } from '../../physics/normal';
 import type { Plan } from '../../plan/plan';
@@ -136,7 +136,8 @@ function steamMinutes({ pot, clock }: Forecast): number {
 /** What a second run costs when the fork finds the meat one grade short, and how often a fork does. */
 function toughRun(base: Forecast): { readonly chance: number; readonly minutes: number } {
   const { chance } = base.tenderness;
-  const below = GRADES[GRADES.indexOf(leastGrade(base.plan.target)) - 1] as Grade;
+  const least = base.nextDay === null ? leastGrade(base.plan.target) : gradeOf(base.nextDay.checkShare);
+  const below = GRADES[Math.max(0, GRADES.indexOf(least) - 1)] as Grade;
   const more = stillTough(base.plan, base.pressureMinutes, below);
   return {
     chance: chance.short,

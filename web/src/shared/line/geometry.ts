@@ -133,6 +133,10 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
       return as('steam-soft', 'rest');
     case 'plate':
       return as('ember', 'plate');
+    case 'put-away':
+      return work.move === 'ice-bath' ? as('steam-soft', 'in ice water') : as('ember-soft', 'away');
+    case 'day':
+      return as(work.move === 'warm' ? 'steam-soft' : handsOn, label);
     case 'apart':
     case 'cook-apart':
       return as('brass', label);

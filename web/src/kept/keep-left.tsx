@@ -1,0 +1,77 @@
+import { isPulled, KEPT_PLACES, LIMITS, type Kept, type KeptPlace, type Plan } from '@hervir/core';
+import { App, Button, Select } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { NumberInput } from '../shared/number-input';
+import { useUnits } from '../shared/use-units';
+import { wallClockOf } from '../shared/words';
+import { useForecast } from '../workers/use-forecast';
+import { useKeptActions } from './use-kept';
+
+/** What of a meal is left, and where it goes: one press. */
+export function KeepLeft({
+  name,
+  plan,
+  now,
+}: {
+  readonly name: string;
+  readonly plan: Plan;
+  readonly now: Date;
+}): ReactNode {
+  const { forecast } = useForecast(plan);
+  const { print } = useUnits();
+  const actions = useKeptActions();
+  const { message } = App.useApp();
+  const [portions, setPortions] = useState(1);
+  const [place, setPlace] = useState<KeptPlace>('fridge');
+  const [keeping, setKeeping] = useState(false);
+  if (forecast === null) return null;
+  const [least, most] = forecast.yield.cookedGrams;
+  const each = ((least + most) / 2 + forecast.finish.sauceMl) / plan.servings;
+  const grams = Math.round((each * portions) / 10) * 10;
+  const kept: Kept = {
+    name,
+    cut: plan.meat.cut,
+    portions,
+    grams: Math.min(LIMITS.keptGrams.max, Math.max(LIMITS.keptGrams.min, grams)),
+    pieceCm: isPulled(plan.target) ? 0 : Math.min(LIMITS.keptPieceCm.max, forecast.piece.thicknessCm),
+    depthCm: plan.cookAhead?.depthCm ?? 5,
+    place,
+    since: wallClockOf(now),
+    eatAt: null,
+    warm: 'stove',
+    gone: null,
+  };
+  const keep = async (): Promise<void> => {
+    setKeeping(true);
+    try {
+      await actions.keep(kept);
+      void message.success(`${name}: ${print('mass', kept.grams)} in the ${place}. It is on Tonight.`);
+    } catch (error) {
+      void message.error(error instanceof Error ? error.message : String(error));
+    } finally {
+      setKeeping(false);
+    }
+  };
+  return (
+    <div className="after-left" role="group" aria-label="What is left">
+      <span>What is left:</span>
+      <NumberInput
+        aria-label="Portions left"
+        min={LIMITS.servings.min}
+        max={LIMITS.servings.max}
+        value={portions}
+        onChange={(value) => value !== null && setPortions(Math.round(value))}
+      />
+      <span>{portions === 1 ? 'portion' : 'portions'}, into the</span>
+      <Select
+        aria-label="Where it is kept"
+        value={place}
+        options={KEPT_PLACES.map((value) => ({ value, label: value }))}
+        onChange={setPlace}
+      />
+      <Button loading={keeping} onClick={() => void keep()}>
+        Keep it
+      </Button>
+    </div>
+  );
+}

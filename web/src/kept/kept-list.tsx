@@ -1,0 +1,176 @@
+import type { StoredKept } from '@hervir/contract';
+import { aheadCaution, aheadText, keptUntil, WARM_WAYS, type AheadTask, type Kept, type WarmWay } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { App, Button, Select } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { AheadWhen } from '../shared/ahead-list';
+import { DinnerTime } from '../shared/dinner-time';
+import { useUnits } from '../shared/use-units';
+import { counted, longDay, wallClockOf } from '../shared/words';
+import { reckoner } from '../workers/reckoner';
+import type { Answer } from '../workers/reckoning';
+import './kept-list.css';
+import { useKept, useKeptActions } from './use-kept';
+
+const WAYS: Readonly<Record<WarmWay, string>> = {
+  stove: 'warmed on the hob',
+  oven: 'covered in the oven',
+  pressure: 'under pressure',
+};
+
+/** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
+export function KeptList({ now }: { readonly now: Date }): ReactNode {
+  const { data } = useKept();
+  const kept = [...(data ?? [])].sort((a, b) => Date.parse(keptUntil(a.kept)) - Date.parse(keptUntil(b.kept)));
+  if (kept.length === 0) return null;
+  return (
+    <section aria-label="Kept" className="kept">
+      <h2>In the fridge and the freezer</h2>
+      <ul className="kept-list">
+        {kept.map((one) => (
+          <KeptItem key={one.id} stored={one} now={now} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; readonly now: Date }): ReactNode {
+  const { print } = useUnits();
+  const actions = useKeptActions();
+  const { message } = App.useApp();
+  const [choosing, setChoosing] = useState(false);
+  const { name, portions, grams, place, since, eatAt, warm } = kept;
+  const until = keptUntil(kept);
+  const past = Date.parse(until) < now.getTime();
+  const save = async (next: Partial<Kept>, said?: string): Promise<void> => {
+    try {
+      await actions.save(id, { ...kept, ...next });
+      if (said === undefined) return;
+      void message.open({
+        key: id,
+        duration: 12,
+        content: (
+          <span>
+            {said}{' '}
+            <Button
+              size="small"
+              onClick={() => {
+                message.destroy(id);
+                void save(kept);
+              }}
+            >
+              Undo
+            </Button>
+          </span>
+        ),
+      });
+    } catch (error) {
+      void message.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const other = place === 'fridge' ? 'freezer' : 'fridge';
+  return (
+    <li className="card" aria-label={name}>
+      <p>
+        <strong>{name}</strong>{' '}
+        <span className="dim">
+          {counted(portions, 'portion', 'portions')}, {print('mass', grams)}, in the {place} since {longDay(since)}
+        </span>
+      </p>
+      <p className={past ? 'kept-past' : 'dim'}>
+        {past ? `▲ Its day was ${longDay(until)}.` : `Good until ${longDay(until)}.`}
+      </p>
+      {eatAt !== null && (
+        <KeptTasks
+          kept={kept}
+          now={now}
+          onDone={({ kind }) =>
+            kind === 'thaw-fridge'
+              ? void save({ place: 'fridge', since: wallClockOf(now) })
+              : void save({ gone: 'eaten' }, `${name} is eaten.`)
+          }
+        />
+      )}
+      {choosing && (
+        <div className="kept-choose">
+          <DinnerTime
+            now={now}
+            serveAt={eatAt}
+            onServeAt={(at) => {
+              setChoosing(false);
+              void save({ eatAt: at });
+            }}
+          />
+          <Select
+            aria-label="Warmed how"
+            value={warm}
+            options={WARM_WAYS.map((value) => ({ value, label: WAYS[value] }))}
+            onChange={(value) => void save({ warm: value })}
+          />
+        </div>
+      )}
+      <div className="kept-press">
+        <Button type={eatAt === null ? 'primary' : 'default'} onClick={() => setChoosing(!choosing)}>
+          {choosing ? 'Not now' : eatAt === null ? 'Eat it' : 'Another time'}
+          <span className="visually-hidden">: {name}</span>
+        </Button>
+        {eatAt !== null && <Button onClick={() => void save({ eatAt: null })}>Not for a meal</Button>}
+        <Button onClick={() => void save({ gone: 'eaten' }, `${name} is used up.`)}>
+          Used up<span className="visually-hidden">: {name}</span>
+        </Button>
+        <Button onClick={() => void save({ gone: 'thrown' }, `${name} is thrown away.`)}>
+          Thrown away<span className="visually-hidden">: {name}</span>
+        </Button>
+        {place === 'fridge' && (
+          <Button onClick={() => void save({ place: other, since: wallClockOf(now) }, `${name} is in the freezer.`)}>
+            Freeze it<span className="visually-hidden">: {name}</span>
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** What its meal asks for, each with its hour. */
+function KeptTasks({
+  kept,
+  now,
+  onDone,
+}: {
+  readonly kept: Kept;
+  readonly now: Date;
+  readonly onDone: (task: AheadTask) => void;
+}): ReactNode {
+  const found = useQuery({
+    queryKey: ['kept-tasks', kept],
+    queryFn: async (): Promise<Answer<AheadTask[]>> => reckoner('beside').keptTasks(kept),
+    staleTime: Infinity,
+    gcTime: 60_000,
+    placeholderData: (before) => before,
+  }).data;
+  if (found?.ok !== true) return null;
+  return (
+    <div className="ahead">
+      <ul className="ahead-list">
+        {found.value.map((task) => {
+          const caution = aheadCaution(task);
+          return (
+            <li key={task.id}>
+              <AheadWhen task={task} now={now} />
+              <span className="ahead-what">
+                {aheadText(task)}
+                {caution !== null && <small className="caution-source">{caution}</small>}
+              </span>
+              <span className="ahead-press">
+                <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
+                  Done
+                </Button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
