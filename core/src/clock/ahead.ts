@@ -291,7 +291,7 @@ export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | nu
  */
 export function withCooked(plan: Plan, at: string | null): Plan {
   if (plan.cookAhead === undefined) return plan;
-  const { [COOK_ID]: _, ...others } = plan.aheadDone ?? {};
+  const others = Object.fromEntries(Object.entries(plan.aheadDone ?? {}).filter(([id]) => id !== COOK_ID));
   if (at === null) return { ...plan, aheadDone: others };
   // By the clock on the kitchen's wall, as all of a plan is.
   const { serveAt } = plan;

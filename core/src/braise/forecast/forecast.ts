@@ -129,7 +129,7 @@ function figuresFor(found: Evening, sauce: SauceFigures): Figures {
     ),
     sauce,
     boilsAgain: (opened) => boilsAgain(found.lastPot, opened),
-    nextDay: found.nextDay,
+    nextDay: found.nextDay?.facts ?? null,
     meatsInPot: found.meats.flatMap(({ inPot }, i) => (inPot ? [i] : [])),
   };
 }
@@ -348,7 +348,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       })),
       middleIsSafe: cuts.every(({ safe }) => safe),
       inTheWarm: inTheWarm(found, schedule),
-      coolsInTime: found.nextDay?.cooling.inTime ?? true,
+      coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
     }),
   } as const satisfies Omit<Forecast, 'reasons'>;
   return { ...partial, reasons: reasonsFor(partial, print) };
@@ -357,7 +357,6 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
 /** What becomes of it until it is eaten, and the clock of that day; null where it is eaten the same day. */
 function nextDayFor({ nextDay, resolved }: Evening, method: Method, said: Told, fatMl: number): NextDayForecast | null {
   if (nextDay === null) return null;
-  const { history: _, ...found } = nextDay;
   const { serveAt } = resolved;
   const { totalMinutes, handsOnMinutes, tasks } = backwards(
     tasksOf(method.day, (block) => taskLabel(said, block)),
@@ -365,7 +364,7 @@ function nextDayFor({ nextDay, resolved }: Evening, method: Method, said: Told, 
   );
   const startAt = serveAt === null ? null : shiftIso(serveAt, -totalMinutes);
   const clock = { startAt, eatAt: serveAt, totalMinutes, handsOnMinutes, tasks };
-  return { ...found, fatMl, readyAt: readyAt(resolved), clock };
+  return { ...nextDay.facts, fatMl, readyAt: readyAt(resolved), clock };
 }
 
 /** Whether a lid's valve is opened on something that foams: opened at once, or before the foam has settled. */

@@ -19,8 +19,8 @@ const JOINT_CM = 6;
 /** In ice water first, minutes: the shortest that keeps the hours. */
 const BATHS = [0, 15, 30, 45, 60, 75, 90];
 
-/** What becomes of a braise that is cooked ahead, from the pot to the table of another day. */
-export interface NextDay {
+/** How a braise that is cooked ahead is cooled, kept and warmed. */
+export interface NextDayFacts {
   readonly bathMinutes: number;
   readonly iceKg: number;
   readonly cooling: Cooling;
@@ -32,12 +32,17 @@ export interface NextDay {
   readonly ways: Readonly<Record<WarmWay, number | null>>;
   /** Share of collagen melted that is enough at the check: what is still to come melts the rest. */
   readonly checkShare: number;
+}
+
+/** What becomes of a braise that is cooked ahead, from the pot to the table of another day. */
+export interface NextDay {
+  readonly facts: NextDayFacts;
   /** All that the meat goes through from the open pot on. */
   readonly history: readonly Stretch[];
 }
 
 /** The same as a forecast has it, with the clock of its day. */
-export interface NextDayForecast extends Omit<NextDay, 'history'> {
+export interface NextDayForecast extends NextDayFacts {
   /** Fat that is lifted cold, ml; 0 where none is worth it. */
   readonly fatMl: number;
   /** When the cook's own work is over and it is in the fridge; null where dinner has no time. */
@@ -76,7 +81,7 @@ function cooled(
   depthCm: number,
   fromC: number,
   body: CookingBody | undefined,
-): Pick<NextDay, 'bathMinutes' | 'cooling'> & { history: Stretch[] } {
+): Pick<NextDayFacts, 'bathMinutes' | 'cooling'> & { history: Stretch[] } {
   let found: ReturnType<typeof cooled> | null = null;
   for (const bathMinutes of BATHS) {
     const history: Stretch[] = [];
@@ -144,7 +149,7 @@ export function nextDay(
     throw new PlanError('cookAhead.warm', 'it does not get hot all through', 'less of it, or cut smaller');
   const grams = pot.liquidKgNow * 1000 + meatsOf(plan).reduce((sum, meat) => sum + meat.grams, 0);
   const history = [...found.history, ...warmed.history];
-  return {
+  const facts = {
     checkShare: shareAtCheck(plan, cuts[0], history),
     bathMinutes: found.bathMinutes,
     iceKg: found.bathMinutes === 0 ? 0 : iceForBath(grams, fromC),
@@ -153,8 +158,8 @@ export function nextDay(
     pulledFirst,
     warmed,
     ways: { stove: stove?.minutes ?? null, oven: oven?.minutes ?? null, pressure: pressure?.minutes ?? null },
-    history,
   };
+  return { facts, history };
 }
 
 /** How far the toughest animal that will still be done when it is eaten has come when it is tried. */

@@ -79,7 +79,7 @@ function toughnessFrom(field: CookField, usual: number, found: Grade, sigma: num
 /** What is enough at the check: cooked ahead, the meat goes on melting as it cools and is warmed. */
 function wantedAtCheck(plan: Plan): number {
   const [low] = TARGET_BAND[plan.target];
-  return plan.cookAhead === undefined ? low : (evening(plan).nextDay?.checkShare ?? low);
+  return plan.cookAhead === undefined ? low : (evening(plan).nextDay?.facts.checkShare ?? low);
 }
 
 /**
