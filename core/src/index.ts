@@ -116,7 +116,7 @@ export {
   type Missed,
 } from './clock/ahead';
 export * from './clock/kept';
-export { aheadBriefly, aheadCaution, aheadText, missedText } from './words/ahead-words';
+export { aheadBriefly, aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
 export { roundTo } from './units/round';
 export { TENTH } from './physics/normal';
 export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { aKitchen, Person } from './browser';
+import { aKitchen, Person, until } from './browser';
 
 const kitchen = aKitchen({ demo: false });
 
@@ -45,8 +45,12 @@ describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) 
     await friday.reads(/Take the goat shoulder out of the freezer, into the fridge on a tray/);
     await friday.reads(/Never on the counter/);
     await friday.presses('button', /^Done: Take the goat shoulder/);
-    // Nothing more today: the list goes with the last of it.
-    await friday.page.waitForFunction(() => !document.body.innerText.includes('out of the freezer'));
+    // Pressed by mistake it is taken back, and pressed again.
+    await friday.reads(/done today/);
+    await friday.presses('button', /^Not done: Take the goat shoulder/);
+    await until(async () => Object.keys((await kept()).aheadDone ?? {}).length === 0);
+    await friday.presses('button', /^Done: Take the goat shoulder/);
+    await friday.reads(/done today/);
     expect(Object.keys((await kept()).aheadDone ?? {})).toHaveLength(1);
 
     await friday.leaves();
@@ -55,7 +59,7 @@ describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) 
     await saturday.goes('/');
     await saturday.reads(/Salt the goat shoulder/);
     await saturday.presses('button', /^Done: Salt the goat shoulder/);
-    await saturday.page.waitForFunction(() => !document.body.innerText.includes('Salt the goat'));
+    await saturday.reads(/done today/);
 
     // The card for the wall has all three days.
     await saturday.goes(`/card/${id}`);
@@ -84,5 +88,79 @@ describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) 
     expect(person.pageErrors).toEqual([]);
     await person.leaves();
     await kitchen.asks('DELETE', `/braises/${id}`);
+  });
+});
+
+describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (width) => {
+  test('cooked and put away the day before, warmed on its day, and what is left frozen', async () => {
+    const plan = {
+      format: 'hervir/braise',
+      version: 2,
+      name: `Ahead at ${width}`,
+      target: 'fork',
+      meat: { cut: 'beef-chuck', form: 'chunks', grams: 1500 },
+      vegetables: [{ vegetable: 'carrot', grams: 400 }],
+      serveAt: PLAN.serveAt,
+    };
+    const { id } = await kitchen.asks<{ id: string }>('POST', '/braises', { id: randomUUID(), plan });
+    const friday = await on('2027-01-15T18:00:00Z', width);
+    await friday.goes(`/bench/${id}`);
+    await friday.presses('tab', 'Clock');
+    await friday.picks('Eaten', 'the evening after');
+    await friday.reads(/In the fridge by 19:00 tomorrow/);
+    await friday.reads(/min in ice water, about .* of ice, then the fridge/);
+    await friday.reads(/Warm it through on the hob/);
+    await friday.picks('Warmed', 'covered in the oven');
+    await friday.reads(/Warm it through in the oven/);
+    await friday.leaves();
+
+    const saturday = await on('2027-01-16T11:00:00Z', width);
+    await saturday.goes('/');
+    await saturday.reads(/Cook the beef chuck, and put it away/);
+    await saturday.goes(`/card/${id}`);
+    await saturday.reads(/to have it in the fridge at 19:00/);
+    await saturday.reads(/Sunday, 17 January.*to eat at 19:00/);
+    await saturday.reads(/Covered, into the oven at 160 °C, until its middle is at 74 °C/);
+    await saturday.goes('/');
+    await saturday.presses('button', /^Done: Cook the beef chuck/);
+    await saturday.reads(/done today/);
+    // Nothing of it is to be begun any more, and nothing is late.
+    await saturday.page.waitForFunction(() => !/begin now/.test(document.body.innerText));
+    await saturday.leaves();
+
+    const sunday = await on('2027-01-17T15:00:00Z', width);
+    await sunday.goes('/');
+    await sunday.reads(/Lift the fat off the beef chuck and warm it through/);
+    await sunday.reads(/To 74 °C in the middle, and only once/);
+    await sunday.presses('button', /^Done: Lift the fat off/);
+    await sunday.reads(/done today/);
+    expect(sunday.pageErrors).toEqual([]);
+    await sunday.leaves();
+    await kitchen.asks('DELETE', `/braises/${id}`);
+  });
+
+  test('what was frozen is chosen for a dinner, thawed, warmed and used up; thrown away by mistake it comes back', async () => {
+    const name = `Braised goat neck at ${width}`;
+    const kept = { name, cut: 'goat-neck', portions: 3, grams: 1200, pieceCm: 3, place: 'freezer' };
+    await kitchen.asks('POST', '/kept', {
+      id: randomUUID(),
+      kept: { ...kept, since: '2026-12-03T21:00:00+00:00' },
+    });
+    const person = await on('2027-01-15T18:00:00Z', width);
+    await person.goes('/');
+    await person.reads(/three portions, 1\.2 kg, in the freezer since Thursday, 3 December/);
+    await person.presses('button', `Thrown away: ${name}`);
+    await person.presses('button', 'Undo');
+    await person.presses('button', `Eat it: ${name}`);
+    await person.writes('textbox', 'Which day', '2027-01-17');
+    await person.presses('button', 'Eat then');
+    await person.reads(new RegExp(`Take the b${name.slice(1)} out of the freezer, into the fridge on a tray`));
+    await person.presses('button', /^Done: Take the braised/);
+    await person.reads(/in the fridge since Friday, 15 January/);
+    await person.presses('button', /^Done: Lift the fat off the braised/);
+    await person.reads(`${name} is eaten.`);
+    await until(async () => (await kitchen.asks<unknown[]>('GET', '/kept')).length === 0);
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
   });
 });

@@ -139,7 +139,7 @@ export function keptTasks(kept: Kept, cooker?: Cooker, kitchen?: Kitchen): Ahead
       id: `${kind}:kept`,
       kind,
       portion: 'kept',
-      name,
+      name: name.charAt(0).toLowerCase() + name.slice(1),
       minutes,
       latest,
       until,

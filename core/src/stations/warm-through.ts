@@ -70,7 +70,7 @@ function facesOf({ liquidKg, softJPerK, bodies, depthCm }: Cold): number {
  * @param settings of the cooker
  * @returns null where it does not get there: too little heat, or under pressure too little liquid
  * Accuracy: a covered dish of three litres takes 70 to 100 minutes in the oven (common practice); the stove follows the heater.
- * @example warmThrough(potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN), { liquidKg: 1, bodies: [], softJPerK: 4000, depthCm: 6 }, 'stove', DEFAULT_COOKER)?.minutes // 22
+ * @example warmThrough(potBuild(DEFAULT_COOKER, DEFAULT_KITCHEN), { liquidKg: 1, bodies: [], softJPerK: 4000, depthCm: 6 }, 'stove', DEFAULT_COOKER)?.minutes // 42
  */
 export function warmThrough(build: PotBuild, cold: Cold, way: WarmWay, settings: RunSettings): Warmed | null {
   const history: Stretch[] = [];

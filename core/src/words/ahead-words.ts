@@ -57,11 +57,18 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
     case 'warm':
       return CAUTION_WORDS['warm-through'];
     case 'cook':
-      return CAUTION_WORDS.cooling;
+      return 'Into shallow containers at once, and the fridge within two hours. Your food authority comes first.';
     case 'salt':
     case 'soak':
       return null;
   }
+}
+
+/** The same of something cooked that was kept: nothing of it is raw. */
+export function keptCaution(task: Pick<Said, 'kind'>): string | null {
+  return task.kind === 'thaw-fridge'
+    ? 'Never on the counter. Thawed, it is good for as long as anything cooked in the fridge. Your food authority comes first.'
+    : aheadCaution(task);
 }
 
 /** What it means that something was late, and what the plan then reckons with. */

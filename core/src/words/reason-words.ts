@@ -277,7 +277,7 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
       const { total, hands, before, up, under, down } = fact.values;
       // The last part is what is left of the whole minutes shown, so that the parts make up their sum.
       const after = [before, up, under, down].reduce((left, part) => left - Math.round(part), Math.round(total));
-      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to the plate. ${n(hands)} of it with your hands.`;
+      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to ${plan.cookAhead === undefined ? 'the plate' : 'the fridge'}. ${n(hands)} of it with your hands.`;
     }
     case 'batches': {
       const { batches, perBatch, coverage, minutes, preheat } = fact.values;

@@ -173,9 +173,11 @@ export class CooksService {
       const finishedBefore = cook.finishedAt;
       // Only what closes a cook, or takes something back, can close or open it: for a press nothing is folded.
       if (events.some(({ kind }) => kind === 'finished' || kind === 'undone')) {
-        const { status, finishedAt } = cookState(cook.guide, await eventsOf(em, [cookId]), now);
+        const { status, finishedAt, steps } = cookState(cook.guide, await eventsOf(em, [cookId]), now);
         cook.finishedAt = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
-        if (endsInFridge(cook.guide)) await this.putAway(em, cook);
+        // One that was given up half-way is in no fridge.
+        const over = steps.at(-1)?.doneAt !== null ? cook.finishedAt : null;
+        if (endsInFridge(cook.guide)) await this.putAway(em, cook.braiseId, over);
       }
       const mine = known.filter((one) => one.cookId === cookId);
       const kept = [...mine, ...fresh.values()].map(stored);
@@ -191,10 +193,10 @@ export class CooksService {
   }
 
   /** A plan that is cooked ahead knows that its evening is over, and only its day is still to come. */
-  private async putAway(em: EntityManager, { braiseId, finishedAt }: CookEntity): Promise<void> {
+  private async putAway(em: EntityManager, braiseId: string | null, at: string | null): Promise<void> {
     const braise = braiseId === null ? null : await em.findOne(BraiseEntity, { id: braiseId });
-    if (!braise || cookedAt(braise.plan) === finishedAt) return;
-    braise.plan = withCooked(braise.plan, finishedAt);
+    if (!braise || (at === null && cookedAt(braise.plan) === null)) return;
+    braise.plan = withCooked(braise.plan, at);
     braise.revision += 1;
     braise.updatedAt = this.clock.now();
   }

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { CookRecord, EventsAnswer } from '@hervir/contract';
-import { cookState } from '@hervir/core';
+import { cookedAt, cookState, type CookEvent, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
 import { Clock } from '../clock';
 import { openKitchen, OXTAIL as PLAN, type TestKitchen } from '../testing/kitchen';
@@ -26,6 +26,9 @@ const begin = async (plan: unknown = PLAN, more: object = {}): Promise<CookRecor
   expect(status).toBe(201);
   return body as CookRecord;
 };
+const beginKept = async (braiseId: string): Promise<CookRecord> =>
+  (await kitchen.send('POST', '/api/cooks', { id: randomUUID(), startedEventId: randomUUID(), braiseId }))
+    .body as CookRecord;
 const event = (kind: string, payload: object = {}, at = new Date().toISOString()): object => ({
   id: randomUUID(),
   kind,
@@ -38,6 +41,21 @@ const tell = async (cook: string, ...events: object[]): Promise<{ status: number
 };
 const opened = async (cook: string): Promise<CookRecord> =>
   (await kitchen.send('GET', `/api/cooks/${cook}`)).body as CookRecord;
+
+/** Every button of a guide, one after the other. */
+function pressedThrough({ guide, startedAt }: CookRecord): object[] {
+  const started = { id: randomUUID(), kind: 'started', at: startedAt, payload: {} } as const;
+  const told: { id: string; kind: CookEvent['kind']; at: string; payload: object }[] = [];
+  for (let i = 0; i < 300; i += 1) {
+    const ms = Date.parse(startedAt) + i + 1;
+    const at = new Date(ms).toISOString();
+    const { now, status } = cookState(guide, [started, ...told] as CookEvent[], ms);
+    if (status !== 'cooking' || now === null) break;
+    const payload = now.step.done === 'checked' ? { grade: 'pulls' } : { step: now.step.id };
+    told.push({ id: randomUUID(), kind: now.step.done, at, payload });
+  }
+  return told;
+}
 
 describe('a cook on the server', () => {
   test('is begun once, with its guide, and is among those running until it is finished', async () => {
@@ -64,6 +82,29 @@ describe('a cook on the server', () => {
     const cook = await begin(undefined, { braiseId: id });
     await kitchen.send('PUT', `/api/braises/${id}`, { revision, plan: { ...PLAN, name: 'Another' } });
     expect(await opened(cook.id)).toMatchObject({ braiseId: id, name: 'Oxtail with chestnuts' });
+  });
+
+  test('that ends in the fridge tells its plan that the evening is over, and takes it back; given up half-way it does not', async () => {
+    const plan = { ...PLAN, version: 2, cookAhead: { hours: 24 }, serveAt: new Date(Date.now() + 3e7).toISOString() };
+    const { body: kept } = await kitchen.send('POST', '/api/braises', { id: randomUUID(), plan });
+    const { id, revision } = kept as { id: string; revision: number };
+    const braise = async (): Promise<{ plan: Plan; revision: number }> =>
+      (await kitchen.send('GET', `/api/braises/${id}`)).body as { plan: Plan; revision: number };
+    const half = await beginKept(id);
+    await tell(half.id, event('finished'));
+    expect(cookedAt((await braise()).plan)).toBeNull();
+    const cook = await beginKept(id);
+    expect(cook.guide.steps.at(-1)?.section).toBe('put-away');
+    const told = pressedThrough(cook);
+    await tell(cook.id, ...told);
+    await tell(cook.id, event('finished'));
+    const after = await braise();
+    expect(Math.abs(Date.parse(cookedAt(after.plan) ?? '') - Date.now())).toBeLessThan(120_000);
+    // Who has it open is told that it is not what it was.
+    expect(after.revision).toBeGreaterThan(revision);
+    const finished = (await opened(cook.id)).events.find(({ kind }) => kind === 'finished');
+    await tell(cook.id, event('undone', { event: finished?.id }));
+    expect(cookedAt((await braise()).plan)).toBeNull();
   });
 
   test('over the fill line is not begun before the warning has been read', async () => {

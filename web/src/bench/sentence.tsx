@@ -116,7 +116,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           >
             {clockTime(clock.eatAt)}
           </Why>
-          :{' '}
+          {plan.cookAhead && plan.serveAt !== null && `, eaten ${dayWord(plan.serveAt, now)}`}:{' '}
         </>
       )}
       {sear.batches > 0 && (

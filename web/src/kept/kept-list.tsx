@@ -1,5 +1,5 @@
 import type { StoredKept } from '@hervir/contract';
-import { aheadCaution, aheadText, keptUntil, WARM_WAYS, type AheadTask, type Kept, type WarmWay } from '@hervir/core';
+import { aheadText, keptCaution, keptUntil, WARM_WAYS, type AheadTask, type Kept, type WarmWay } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -69,6 +69,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
       void message.error(error instanceof Error ? error.message : String(error));
     }
   };
+  const choose = choosing ? 'Not now' : eatAt === null ? 'Eat it' : 'Another time';
   const other = place === 'fridge' ? 'freezer' : 'fridge';
   return (
     <li className="card" aria-label={name}>
@@ -111,20 +112,34 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
         </div>
       )}
       <div className="kept-press">
-        <Button type={eatAt === null ? 'primary' : 'default'} onClick={() => setChoosing(!choosing)}>
-          {choosing ? 'Not now' : eatAt === null ? 'Eat it' : 'Another time'}
-          <span className="visually-hidden">: {name}</span>
+        <Button
+          type={eatAt === null && !past ? 'primary' : 'default'}
+          aria-label={`${choose}: ${name}`}
+          onClick={() => setChoosing(!choosing)}
+        >
+          {choose}
         </Button>
-        {eatAt !== null && <Button onClick={() => void save({ eatAt: null })}>Not for a meal</Button>}
-        <Button onClick={() => void save({ gone: 'eaten' }, `${name} is used up.`)}>
-          Used up<span className="visually-hidden">: {name}</span>
+        {eatAt !== null && (
+          <Button aria-label={`Not for a meal: ${name}`} onClick={() => void save({ eatAt: null })}>
+            Not for a meal
+          </Button>
+        )}
+        <Button aria-label={`Used up: ${name}`} onClick={() => void save({ gone: 'eaten' }, `${name} is used up.`)}>
+          Used up
         </Button>
-        <Button onClick={() => void save({ gone: 'thrown' }, `${name} is thrown away.`)}>
-          Thrown away<span className="visually-hidden">: {name}</span>
+        <Button
+          type={past ? 'primary' : 'default'}
+          aria-label={`Thrown away: ${name}`}
+          onClick={() => void save({ gone: 'thrown' }, `${name} is thrown away.`)}
+        >
+          Thrown away
         </Button>
         {place === 'fridge' && (
-          <Button onClick={() => void save({ place: other, since: wallClockOf(now) }, `${name} is in the freezer.`)}>
-            Freeze it<span className="visually-hidden">: {name}</span>
+          <Button
+            aria-label={`Freeze it: ${name}`}
+            onClick={() => void save({ place: other, since: wallClockOf(now) }, `${name} is in the freezer.`)}
+          >
+            Freeze it
           </Button>
         )}
       </div>
@@ -154,7 +169,7 @@ function KeptTasks({
     <div className="ahead">
       <ul className="ahead-list">
         {found.value.map((task) => {
-          const caution = aheadCaution(task);
+          const caution = keptCaution(task);
           return (
             <li key={task.id}>
               <AheadWhen task={task} now={now} />
