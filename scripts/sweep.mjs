@@ -1,5 +1,5 @@
 // Minutes over what they depend on, one drawing for each: `npm run bench -- --sweep` writes them into a temporary folder.
-import { forecast, newPlan, PlanError } from '@hervir/core';
+import { forecast, newPlan, PlanError, thawMinutes } from '@hervir/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { mkdtempSync, writeFileSync } from 'node:fs';
@@ -17,9 +17,15 @@ const CUTS = [
 const between = (from, to, count = 60) =>
   Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
 
-/** What is swept: its axis, and how a plan takes a value of it. */
+const weighing = (plan, grams) => ({ ...plan, meat: { ...plan.meat, grams } });
+const hoursToThaw = (way) => (plan) => thawMinutes(plan.meat, way) / 60;
+const UNDER_PRESSURE = 'Minutes under pressure';
+
+/** What is swept: its axis, how a plan takes a value of it, and what is drawn over it. */
 const SWEEPS = [
-  ['weight', 'g', between(300, 4500), (plan, grams) => ({ ...plan, meat: { ...plan.meat, grams } })],
+  ['weight', 'g', between(300, 4500), weighing],
+  ['weight', 'g', between(300, 4500, 25), weighing, hoursToThaw('fridge'), 'Hours to thaw in the fridge'],
+  ['weight', 'g', between(300, 4500, 25), weighing, hoursToThaw('cold-water'), 'Hours to thaw in cold water'],
   ['thickness', 'cm', between(1, 8), (plan, thicknessCm) => ({ ...plan, meat: { ...plan.meat, thicknessCm } })],
   ['altitude', 'm', between(0, 3500), (plan, altitudeM) => ({ ...plan, kitchen: { altitudeM, roomC: 20 } })],
   ['gauge pressure', 'kPa', between(30, 110), (plan, gaugeKPa) => ({ ...plan, cooker: { ...plan.cooker, gaugeKPa } })],
@@ -41,11 +47,11 @@ function minutesOf(plan) {
   }
 }
 
-function drawing(name, unit, values, take) {
+function drawing(name, unit, values, take, of = minutesOf, title = UNDER_PRESSURE) {
   const [width, height, left, base] = [760, 420, 56, 372];
-  const found = CUTS.map(([title, cut, form, grams, colour]) => {
+  const found = CUTS.map(([cutTitle, cut, form, grams, colour]) => {
     const plan = { ...newPlan({ cut, form, grams }), pressureMinutes: null };
-    return { title, colour, points: values.map((value) => [value, minutesOf(take(plan, value))]) };
+    return { title: cutTitle, colour, points: values.map((value) => [value, of(take(plan, value))]) };
   });
   const x = scaleLinear([values[0], values.at(-1)], [left, width - 16]);
   const most = Math.max(...found.flatMap(({ points }) => points.map(([, minutes]) => minutes ?? 0)));
@@ -68,7 +74,7 @@ ${x
   .ticks(8)
   .map((tick) => text(x(tick), base + 18, tick, 'text-anchor="middle"'))
   .join('\n')}
-${text(left, 16, `Minutes under pressure over ${name}, ${unit}`, 'font-weight="700"')}
+${text(left, 16, `${title} over ${name}, ${unit}`, 'font-weight="700"')}
 ${found.map(({ points, colour }) => `<path d="${path(points) ?? ''}" fill="none" stroke="${colour}" stroke-width="2"/>`).join('\n')}
 ${found.map(({ title, colour }, i) => text(left + i * 138, height - 10, title, `fill="${colour}"`)).join('\n')}
 </svg>
@@ -78,8 +84,9 @@ ${found.map(({ title, colour }, i) => text(left + i * 138, height - 10, title, `
 /** Draws every sweep, and says where. */
 export function sweep() {
   const folder = mkdtempSync(join(tmpdir(), 'hervir-sweep-'));
-  for (const [name, unit, values, take] of SWEEPS) {
-    writeFileSync(join(folder, `${name.replace(' ', '-')}.svg`), drawing(name, unit, values, take));
+  for (const [name, unit, values, take, of, title = UNDER_PRESSURE] of SWEEPS) {
+    const file = title === UNDER_PRESSURE ? name : title.toLowerCase();
+    writeFileSync(join(folder, `${file.replaceAll(' ', '-')}.svg`), drawing(name, unit, values, take, of, title));
   }
   return folder;
 }

@@ -117,6 +117,7 @@ export {
 } from './clock/ahead';
 export * from './clock/kept';
 export { aheadBriefly, aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
+export { meatFor } from './stations/plate';
 export { roundTo } from './units/round';
 export { TENTH } from './physics/normal';
 export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';

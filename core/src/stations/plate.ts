@@ -32,6 +32,28 @@ export interface CookedCut {
   readonly cookValue: number;
 }
 
+/** Bought to so much, g. */
+const BOUGHT_TO_G = 50;
+
+/**
+ * Meat to buy for a number of people, at the usual amount: what is bone and what is trimmed is bought with it.
+ *
+ * @param meat its cut, whether it is bought on its bone, and what is cut off it as a share of what is bought
+ * @param servings people
+ * @returns g as bought
+ * @throws RangeError for a cut that the larder does not know
+ * @example meatFor({ cut: 'beef-chuck', boneIn: false }, 8) // 1600
+ */
+export function meatFor(
+  { cut, boneIn, trimShare = 0 }: { readonly cut: string; readonly boneIn: boolean; readonly trimShare?: number },
+  servings: number,
+): number {
+  const { cured, boneShare } = cutById(cut);
+  const boneless = servings * (cured ? A_PERSON.cured : A_PERSON.usual);
+  const bought = boneless / (1 - (boneIn ? boneShare : 0)) / (1 - Math.min(0.9, trimShare));
+  return Math.ceil(bought / BOUGHT_TO_G - A_LITTLE) * BOUGHT_TO_G;
+}
+
 /**
  * Cooked weight and portions: trimmed meat less juice, fat and what the sear evaporates; bone goes through unchanged and
  * is not eaten. The same balance as the ledger.

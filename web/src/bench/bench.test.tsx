@@ -221,6 +221,29 @@ describe('the bench', () => {
     await saved(kitchen, ({ sides }) => expect(sides).toEqual([]));
   });
 
+  test('cooked ahead: a day later, warmed another way, too deep is said; and back to the same evening', async () => {
+    const { user, kitchen } = await bench();
+    await tab(user, 'Clock');
+    await picks(user, 'Eaten', 'the evening after');
+    // Yesterday evening is over: it is cooked tonight, and eaten a day later.
+    await saved(kitchen, ({ cookAhead, serveAt }) => {
+      expect(cookAhead).toEqual({ hours: 24, depthCm: 5, warm: 'stove' });
+      expect(serveAt).toBe('2027-01-18T19:00:00+01:00');
+    });
+    const panel = await screen.findByRole('region', { name: 'Cooked ahead' });
+    await waitFor(() => expect(panel.textContent).toMatch(/In the fridge by 19:00/));
+    expect(panel.textContent).toMatch(/min in ice water, about .* of ice, then the fridge/);
+    expect(document.querySelector('.bench-sentence')?.textContent).toMatch(
+      /to have it in the fridge at 19:00, eaten tomorrow/,
+    );
+    await picks(user, 'Warmed', /covered in the oven, \d+ min/);
+    await waitFor(() => expect(panel.textContent).toMatch(/Warm it through in the oven/));
+    await writes(user, 'Deep in its containers', '12 cm');
+    await waitFor(() => expect(panel.textContent).toMatch(/It may take 2 h and 6 h at most: shallower/));
+    await picks(user, 'Eaten', 'when it is cooked');
+    await saved(kitchen, ({ cookAhead }) => expect(cookAhead).toBeUndefined());
+  });
+
   test('take care: every caution with where it comes from', async () => {
     const { user } = await bench();
     await tab(user, 'Take care');

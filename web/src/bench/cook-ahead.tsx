@@ -3,6 +3,7 @@ import {
   COOLS,
   LIMITS,
   printDuration,
+  readyAt,
   shiftIso,
   WARM_WAYS,
   type Forecast,
@@ -46,6 +47,15 @@ export function CookAheadPanel({ plan, forecast, now, edit }: Props): ReactNode 
   const { cookAhead } = plan;
   const change = (part: Partial<typeof cookAhead>): void =>
     edit((before) => ({ ...before, cookAhead: { ...COOK_AHEAD, ...before.cookAhead, ...part } }));
+  /** An evening that is over cannot be cooked in: then it is cooked when it was to be eaten, and eaten so much later. */
+  const eatenLater = (value: number): void =>
+    edit((before) => {
+      const next = { ...before, cookAhead: { ...COOK_AHEAD, ...before.cookAhead, hours: value } };
+      const ready = readyAt(next);
+      const over = ready !== null && Date.parse(ready) < now.getTime();
+      const { serveAt } = before;
+      return over && serveAt !== null ? { ...next, serveAt: shiftIso(serveAt, value * 60) } : next;
+    });
   const hours = cookAhead?.hours ?? SAME_EVENING;
   const own = WHEN.some(({ value }) => value === hours) ? [] : [{ value: hours, label: `${hours} hours later` }];
   return (
@@ -61,9 +71,7 @@ export function CookAheadPanel({ plan, forecast, now, edit }: Props): ReactNode 
             value={hours}
             options={[...WHEN, ...own]}
             onChange={(value) =>
-              value === SAME_EVENING
-                ? edit((before) => ({ ...before, cookAhead: undefined }))
-                : change({ hours: value })
+              value === SAME_EVENING ? edit((before) => ({ ...before, cookAhead: undefined })) : eatenLater(value)
             }
           />
         )}

@@ -8,6 +8,7 @@ import type {
   RehearsalSummary,
   Settings,
   StoredCooker,
+  StoredKept,
 } from '@hervir/contract';
 import { COOKER_SETS, forecast, guideOf, newPlan, printerFor, type CookEvent, type Plan } from '@hervir/core';
 import { configure, render, screen, within } from '@testing-library/react';
@@ -39,6 +40,7 @@ export interface PretendKitchen {
   log: LogItem[];
   learnt: LearntView[];
   running: CookRecord[];
+  kept: StoredKept[];
   rehearsals: RehearsalSummary[];
   /** Whether there is a server at all. */
   away: boolean;
@@ -108,6 +110,7 @@ export function aKitchen(part: Partial<PretendKitchen> = {}): PretendKitchen {
     learnt: [],
     running: [],
     rehearsals: [],
+    kept: [],
     away: false,
     asked: [],
     answers: {},
@@ -150,6 +153,14 @@ function served(kitchen: PretendKitchen, method: string, path: string, body: unk
     case 'DELETE cookers':
       kitchen.cookers = kitchen.cookers.filter((one) => one.id !== id);
       return answer({});
+    case 'GET kept':
+      return answer(kitchen.kept.filter((one) => one.kept.gone === null));
+    case 'POST kept':
+      kitchen.kept = [...kitchen.kept, body as StoredKept];
+      return answer(body, 201);
+    case 'PUT kept':
+      kitchen.kept = kitchen.kept.map((one) => (one.id === id ? ({ id, kept: body } as StoredKept) : one));
+      return answer(kitchen.kept.find((one) => one.id === id));
     case 'GET braises': {
       if (id === undefined) return answer(kitchen.plans.map(summaryOf));
       const plan = kitchen.plans.find((one) => one.id === id);

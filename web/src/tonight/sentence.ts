@@ -13,6 +13,8 @@ export interface Asked {
   readonly time: string;
   /** YYYY-MM-DD */
   readonly day: string;
+  /** How many eat, where that was said; the usual number otherwise. */
+  readonly servings?: number;
 }
 
 const KEY = 'hervir.asked';
@@ -51,5 +53,6 @@ export function planOf(asked: Asked, cooker: Cooker | undefined, kitchen: Kitche
       serveAt: wallClockOn(asked.day, asked.time),
     }),
     confidence,
+    ...(asked.servings === undefined ? {} : { servings: asked.servings }),
   };
 }

@@ -29,6 +29,7 @@ import { Sketch } from './sketch';
 const Lately = lazy(() => import('./lately').then((module) => ({ default: module.Lately })));
 
 /** Not in the first load: nobody asks why before there is an answer. */
+const ForPeople = lazy(() => import('./for-people').then((module) => ({ default: module.ForPeople })));
 const KeptList = lazy(() => import('../kept/kept-list').then((module) => ({ default: module.KeptList })));
 const WhyDrawer = lazy(() => import('./why-drawer').then((module) => ({ default: module.WhyDrawer })));
 
@@ -165,6 +166,17 @@ export function Tonight(): ReactNode {
             allowed={typedFault === null ? fault?.allowed : undefined}
             now={now}
           />
+          <Suspense fallback={null}>
+            <ForPeople
+              cut={asked.cut}
+              form={asked.form}
+              grams={asked.grams}
+              feeds={forecast?.yield.portions ?? null}
+              servings={asked.servings}
+              onServings={(servings) => change({ servings })}
+              onGrams={(grams) => change({ grams })}
+            />
+          </Suspense>
         </div>
         <div>{forecast && <Sketch forecast={forecast} />}</div>
         <div className="answer-actions">
