@@ -161,6 +161,14 @@ const meatFields = {
     .nullable()
     .default(null),
   thaw: z.enum(THAW_WAYS).optional(),
+  rub: z
+    .strictObject({
+      grams: quantity(LIMITS.rubGrams),
+      sugar: z.boolean(),
+      hours: quantity(LIMITS.marinadeHours).optional(),
+    })
+    .nullable()
+    .default(null),
   flourGrams: quantity(LIMITS.rubGrams).optional(),
   cutAfterSear: z.boolean().optional(),
 };
@@ -353,7 +361,7 @@ export const planSchema = z.strictObject({
     })
     .prefault({}),
   liquids: z
-    .array(z.strictObject({ ...named, ...liquidCore, stage: stageId.optional() }))
+    .array(z.strictObject({ ...named, ...liquidCore, frozen: z.boolean().optional(), stage: stageId.optional() }))
     .max(12)
     .optional(),
   additions: z

@@ -7,6 +7,8 @@ import { foodProperties } from '../physics/food-properties';
 import { newPlan } from '../plan/defaults';
 import type { Meat, Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
+import { printerFor } from '../units/quantity';
+import { prepSteps } from '../words/prep-list';
 import { aheadCaution, aheadText, missedText } from '../words/ahead-words';
 import { aheadOf, lateOnes, type AheadTask } from './ahead';
 
@@ -14,6 +16,63 @@ const SUNDAY = '2027-01-17T19:00:00+01:00';
 const HOUR = 60;
 
 const lump = (grams: number, cut = 'beef-chuck', form: Meat['form'] = 'whole'): Meat => planFor(cut, form, grams).meat;
+
+describe('rubs, stock, and the method', () => {
+  test('a rub is left on, is not wiped off, and late it lies on for less or goes on at the board', () => {
+    const rubbed = planFor('pork-shoulder', 'whole', 2000, { serveAt: SUNDAY });
+    const plan: Plan = { ...rubbed, meat: { ...rubbed.meat, rub: { grams: 40, sugar: false, hours: 12 } } };
+    const f = forecast(plan);
+    const [task] = f.ahead;
+    expect(task).toMatchObject({ kind: 'rub', minutes: 12 * HOUR, until: 0 });
+    const board = f.method.blocks.flatMap(({ steps }) => steps.flatMap(({ moves }) => moves.map(({ kind }) => kind)));
+    expect(board).not.toEqual(expect.arrayContaining(['rub']));
+    expect(board).not.toEqual(expect.arrayContaining(['dry']));
+    expect(f.method.ahead.map(({ moves }) => moves[0].kind)).toContain('rub');
+    const startAt = f.clock.startAt ?? '';
+    const [late] = lateOnes(plan, f.ahead, startAt, Date.parse(startAt) - 3 * HOUR * 60_000);
+    expect(late?.missed).toEqual({ code: 'rubbed-shorter', hours: 3 });
+    expect(late?.plan.meat.rub?.hours).toBe(3);
+    const [none] = lateOnes(plan, f.ahead, startAt, Date.parse(startAt));
+    expect(none?.missed.code).toBe('rubbed-at-the-pot');
+    expect(forecast(none?.plan ?? plan).ahead).toEqual([]);
+  });
+
+  // A litre of stock a day to a day and a half in the fridge: common practice.
+  test('stock from the freezer has its day, and where that is missed it is melted in a pan', () => {
+    const plan = planFor('beef-chuck', 'chunks', 1200, {
+      serveAt: SUNDAY,
+      liquids: [{ liquid: 'stock', ml: 1000, temperatureC: 20, frozen: true }],
+    });
+    const f = forecast(plan);
+    const [task] = f.ahead;
+    expect(task?.kind).toBe('thaw-stock');
+    expect((task?.minutes ?? 0) / HOUR).toBeGreaterThan(20);
+    expect((task?.minutes ?? 0) / HOUR).toBeLessThan(40);
+    const startAt = f.clock.startAt ?? '';
+    const [late] = lateOnes(plan, f.ahead, startAt, Date.parse(startAt));
+    expect(late?.missed).toEqual({ code: 'melt-in-pan', minutes: 9 });
+    expect(late === undefined ? '' : missedText(late)).toMatch(/melt it in a pan while the meat browns, about 9 min/);
+    // The evening itself is the same.
+    const thawed = { ...plan, liquids: [{ liquid: 'stock', ml: 1000, temperatureC: 20 }] };
+    expect(f.clock.totalMinutes).toBe(forecast(thawed).clock.totalMinutes);
+  });
+
+  test('thawing and soaking are moves of the method, and stand in the prep list', () => {
+    const meat = { ...lump(2000), thaw: 'cold-water' as const };
+    const plan: Plan = {
+      ...planFor('beef-chuck', 'whole', 2000, { serveAt: SUNDAY }),
+      meat,
+      grains: [{ grain: 'chickpea-soaked', grams: 200, place: 'auto' }],
+    };
+    const kinds = forecast(plan).method.ahead.map(({ moves }) => moves[0].kind);
+    expect(kinds).toEqual(['thaw', 'soak']);
+    const said = prepSteps(plan, printerFor('metric')).filter(({ when }) => when === 'ahead');
+    expect(said.map(({ text }) => text)).toEqual([
+      'Thaw beef chuck in cold water, tightly wrapped',
+      'Soak chickpeas in plenty of cold water',
+    ]);
+  });
+});
 
 describe('thawing', () => {
   // USDA FSIS, "The Big Thaw" (from memory): 24 hours in the fridge for each 4 to 5 pounds.

@@ -1,5 +1,6 @@
 import { grainById } from '../larder/grains';
-import { thawMinutes } from '../meat/thaw-time';
+import { rubbedAhead } from '../method/board';
+import { thawMinutes, thawStockMinutes } from '../meat/thaw-time';
 import { meatsOf } from '../plan/meats';
 import type { Meat, Plan } from '../plan/plan';
 import { portionAt, portionsOf, type Portion, type PortionId } from '../plan/portions';
@@ -8,7 +9,8 @@ import { localHour, shiftIso } from '../units/time';
 import type { ScheduledTask } from './schedule';
 
 /** What is done hours or days before the evening, or, where it is cooked ahead, on the day it is eaten. */
-export type AheadKind = 'thaw-fridge' | 'thaw-water' | 'salt' | 'marinate' | 'soak' | 'cook' | 'warm';
+export type AheadKind =
+  'thaw-fridge' | 'thaw-water' | 'thaw-stock' | 'rub' | 'salt' | 'marinate' | 'soak' | 'cook' | 'warm';
 
 /** One thing to be done before the evening: when, and what it is done for. */
 export interface AheadTask {
@@ -51,6 +53,8 @@ const SOAK = { least: 8 * 60, most: 24 * 60 };
 const LONGER: Readonly<Record<AheadKind, number>> = {
   'thaw-fridge': 1440,
   'thaw-water': 0,
+  'thaw-stock': 1440,
+  rub: 1440,
   salt: 1440,
   marinate: 8 * 60,
   soak: SOAK.most - SOAK.least,
@@ -96,6 +100,7 @@ function ofMeat(meat: Meat, searMinute: number): { kind: AheadKind; minutes: num
     until = Math.min(until, end - minutes);
   };
   if (meat.salted === 'ahead' && !isCured(meat)) before('salt', meat.saltedMinutes ?? A_NIGHT, searMinute);
+  if (rubbedAhead(meat)) before('rub', (meat.rub?.hours ?? 0) * 60, 0);
   if (meat.marinade !== null && meat.marinade.hours > 0) before('marinate', meat.marinade.hours * 60, 0);
   if (meat.thaw !== undefined && meat.startsFrom !== 'frozen') {
     before(meat.thaw === 'fridge' ? 'thaw-fridge' : 'thaw-water', thawMinutes(meat, meat.thaw), until);
@@ -139,13 +144,16 @@ export function aheadOf(plan: Plan, { startAt, totalMinutes = 0, tasks, dayMinut
     .filter(({ kind, food }) => kind === 'grain' && food !== null && grainById(food).soaked)
     // Dry in the cupboard, it is not soaked yet.
     .map(({ id, name }) => task('soak', { id, name: name.replace(/, soaked$/, '') }, SOAK.least, 0));
+  const ofStock = portions
+    .filter(({ kind, index }) => kind === 'liquid' && plan.liquids[index]?.frozen === true)
+    .map(({ id, name, ml }) => task('thaw-stock', { id, name }, thawStockMinutes(ml ?? 0), 0));
   const first = portionAt(portions, 'meat', 0);
   const eaten = totalMinutes + (plan.cookAhead?.hours ?? 0) * 60;
   const ofTheDay =
     dayMinutes === undefined || first === undefined
       ? []
       : [task('cook', first, totalMinutes, totalMinutes), task('warm', first, dayMinutes, eaten)];
-  return [...ofMeats, ...ofGrains, ...ofTheDay].sort((a, b) => a.best - b.best);
+  return [...ofMeats, ...ofGrains, ...ofStock, ...ofTheDay].sort((a, b) => a.best - b.best);
 }
 
 const THAWING: ReadonlySet<AheadKind> = new Set(['thaw-fridge', 'thaw-water']);
@@ -158,6 +166,9 @@ export type Missed =
   | { readonly code: 'salted-at-the-pot' }
   | { readonly code: 'marinated-shorter'; readonly hours: number }
   | { readonly code: 'not-marinated' }
+  | { readonly code: 'rubbed-shorter'; readonly hours: number }
+  | { readonly code: 'rubbed-at-the-pot' }
+  | { readonly code: 'melt-in-pan'; readonly minutes: number }
   | { readonly code: 'unsoaked'; readonly grain: string }
   | { readonly code: 'soak-quickly' }
   | { readonly code: 'eaten-later' | 'in-fridge-later'; readonly minutes: number };
@@ -174,6 +185,9 @@ const NOTHING = 30;
 /** Salt that lies for less is as good as put on at the pot; a marinade, as none. Common practice. */
 const LEAST_SALT = 10;
 const LEAST_MARINADE = 30;
+/** Ice of a stock: melted, and brought to the kitchen’s warmth, J/ml; a hob’s half heat into a pan, W. Common practice. */
+const MELT_J_PER_ML = 334 + 20 * 4.2 + 18 * 2;
+const HOB_W = 900;
 /** Pulses that lay so long are soaked enough. Common practice. */
 const ENOUGH_SOAKED = 4 * 60;
 /** A soaked pulse, and what it is when it was not. Kidney beans and chickpeas are not cooked from dry in a braise. */
@@ -213,6 +227,19 @@ function missedBy(plan: Plan, { kind, portion, minutes }: AheadTask, left: numbe
             missed: { code: 'salted-at-the-pot' },
             plan: withMeat(plan, index, { salted: 'just-before', saltedMinutes: undefined }),
           };
+    case 'thaw-stock': {
+      const ml = portionsOf(plan).find(({ id }) => id === portion)?.ml ?? 0;
+      return { missed: { code: 'melt-in-pan', minutes: Math.ceil((ml * MELT_J_PER_ML) / HOB_W / 60) }, plan };
+    }
+    case 'rub': {
+      const hours = Math.floor(left / 6) / 10;
+      const kept = left >= LEAST_MARINADE ? hours : undefined;
+      const rub = meat.rub && { ...meat.rub, hours: kept };
+      return {
+        missed: kept === undefined ? { code: 'rubbed-at-the-pot' } : { code: 'rubbed-shorter', hours },
+        plan: withMeat(plan, index, { rub }),
+      };
+    }
     case 'marinate': {
       const hours = Math.floor(left / 6) / 10;
       return left >= LEAST_MARINADE && meat.marinade !== null

@@ -11,6 +11,7 @@ import type { Move, ReadyHow } from './moves';
 
 /** Common practice, minutes. */
 const TRIM_MINUTES = 3;
+const TAKE_MINUTES = 2;
 const DRY_MINUTES = 1;
 const SALT_MINUTES = 1;
 const RINSE_MINUTES = 2;
@@ -124,6 +125,8 @@ function meatBoard(
   const tonight: BoardMove[] = [];
   // What is marinated is trimmed and cut first; what is frozen was, before it went into the freezer.
   const shaped = marinade ? ahead : tonight;
+  if (meat.thaw !== undefined && !frozen)
+    ahead.push({ move: { kind: 'thaw', portion, way: meat.thaw }, minutes: TAKE_MINUTES });
   if (meat.salted === 'ahead' && !isCured(meat)) {
     ahead.push({ move: { kind: 'salt-ahead', portion, minutes: meat.saltedMinutes ?? null }, minutes: SALT_MINUTES });
   }
@@ -150,12 +153,31 @@ function meatBoard(
       minutes: UNMARINATE_MINUTES,
     });
   }
-  tonight.push({ move: { kind: frozen ? 'wipe-ice' : 'dry', portion }, minutes: DRY_MINUTES });
-  if (rub) tonight.push({ move: { kind: 'rub', portion, rub: rub.id }, minutes: RUB_MINUTES });
+  const rubbed = rubbedAhead(meat) && rub !== undefined;
+  if (rubbed) ahead.push({ move: { kind: 'rub', portion, rub: rub.id }, minutes: RUB_MINUTES });
+  // What lies on it all night is not wiped off.
+  else tonight.push({ move: { kind: frozen ? 'wipe-ice' : 'dry', portion }, minutes: DRY_MINUTES });
+  if (rub && !rubbed) tonight.push({ move: { kind: 'rub', portion, rub: rub.id }, minutes: RUB_MINUTES });
   if (meat.salted === 'just-before' && !isCured(meat)) {
     tonight.push({ move: { kind: 'salt', portion }, minutes: SALT_MINUTES });
   }
   return { ahead, tonight };
+}
+
+/** Whether a rub is left on before the evening: not under a marinade, nor on ice. */
+export function rubbedAhead({ rub, marinade, startsFrom }: Meat): boolean {
+  return (rub?.hours ?? 0) > 0 && marinade === null && startsFrom !== 'frozen';
+}
+
+/** Pulses that are soaked, and stock from the freezer. */
+function othersAhead(plan: Plan, portions: readonly Portion[]): BoardMove[] {
+  return portions.flatMap(({ id, kind, food, index }): BoardMove[] => {
+    if (kind === 'grain' && food !== null && grainById(food).soaked) {
+      return [{ move: { kind: 'soak', portion: id }, minutes: TAKE_MINUTES }];
+    }
+    const frozen = kind === 'liquid' && plan.liquids[index]?.frozen === true;
+    return frozen ? [{ move: { kind: 'thaw', portion: id, way: 'fridge' }, minutes: TAKE_MINUTES }] : [];
+  });
 }
 
 /**
@@ -173,7 +195,7 @@ export function boardOf(plan: Plan, portions: readonly Portion[]): Board {
     return isOnTheDay(plan, place) || (plan.cutLater && plan.cookAhead === undefined && !FROM_THE_START.has(place));
   });
   return {
-    ahead: meats.flatMap(({ ahead }) => ahead),
+    ahead: [...meats.flatMap(({ ahead }) => ahead), ...othersAhead(plan, portions)],
     vegetables: vegetableBoard(portions, later),
     meat: [
       ...meaty.map(({ portion, how }): BoardMove => ({

@@ -1,4 +1,4 @@
-import type { ApartStep, StageId, WarmWay } from '../plan/plan';
+import type { ApartStep, StageId, ThawWay, WarmWay } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 
 type Portions = { readonly portions: readonly PortionId[] };
@@ -20,6 +20,8 @@ export type Move =
   // Days or hours before.
   | { readonly kind: 'salt-ahead'; readonly portion: PortionId; readonly minutes: number | null }
   | { readonly kind: 'marinate'; readonly portion: PortionId; readonly marinade: PortionId; readonly hours: number }
+  | { readonly kind: 'thaw'; readonly portion: PortionId; readonly way: ThawWay }
+  | { readonly kind: 'soak'; readonly portion: PortionId }
   // At the board.
   | ({ readonly kind: 'ready'; readonly how: ReadyHow; readonly board: 'vegetables' | 'meat' | 'none' } & Portions)
   | {

@@ -59,6 +59,8 @@ function goesTo(move: Move): Whereabouts | null {
     case 'strain':
       return move.solids === 'thrown' ? 'thrown' : move.solids === 'kept' ? 'kept' : 'aside';
     case 'salt-ahead':
+    case 'thaw':
+    case 'soak':
     case 'marinate':
     case 'unmarinate':
     case 'ready':

@@ -99,7 +99,12 @@ export interface Meat extends Named {
     /** Onion, ginger, herbs in it, g: they go where it goes. */
     solidsGrams?: number | undefined;
   } | null;
-  rub: { grams: number; sugar: boolean } | null;
+  rub: {
+    grams: number;
+    sugar: boolean;
+    /** Left on before the evening, in the fridge; put on at the board when nothing is said. */
+    hours?: number | undefined;
+  } | null;
   /** Flour stirred onto the seared meat before the liquid, g. */
   flourGrams?: number | undefined;
   /** Seared whole, and cut to its form afterwards. */
@@ -181,6 +186,8 @@ export interface PouredLiquid extends Named {
   liquid: string;
   ml: number;
   temperatureC: number;
+  /** It lies in the freezer now, and is thawed before the evening. */
+  frozen?: boolean | undefined;
   /** The stage it is poured at; before the first lid where nothing is said. */
   stage?: StageId | undefined;
 }

@@ -176,6 +176,8 @@ function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move
       return NOTHING;
     }
     case 'salt-ahead':
+    case 'thaw':
+    case 'soak':
     case 'marinate':
     case 'ready':
     case 'unmarinate':

@@ -18,6 +18,10 @@ export function aheadText({ kind, name, minutes }: Said): string {
       return `Take the ${name} out of the freezer, into the fridge on a tray: thawed in ${lies}`;
     case 'thaw-water':
       return `Thaw the ${name} in cold water, tightly wrapped: ${lies}`;
+    case 'thaw-stock':
+      return `Take the ${name} out of the freezer, into the fridge: thawed in ${lies}`;
+    case 'rub':
+      return `Rub the ${name}, and back into the fridge: ${lies}`;
     case 'salt':
       return `Salt the ${name}, and back into the fridge uncovered: ${lies}`;
     case 'marinate':
@@ -36,6 +40,8 @@ export function aheadBriefly({ kind, name }: Pick<Said, 'kind' | 'name'>): strin
   const verbs: Readonly<Record<AheadKind, string>> = {
     'thaw-fridge': `the ${name} out of the freezer`,
     'thaw-water': `the ${name} into cold water`,
+    'thaw-stock': `the ${name} out of the freezer`,
+    rub: `rub the ${name}`,
     salt: `salt the ${name}`,
     marinate: `the ${name} into its marinade`,
     soak: `soak the ${name}`,
@@ -58,6 +64,9 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
       return CAUTION_WORDS['warm-through'];
     case 'cook':
       return 'Into shallow containers at once, and the fridge within two hours. Your food authority comes first.';
+    case 'thaw-stock':
+      return 'Never on the counter. It is boiled before anyone eats of it.';
+    case 'rub':
     case 'salt':
     case 'soak':
       return null;
@@ -77,6 +86,8 @@ export function missedText({ task: { kind, name }, missed }: Pick<Late, 'task' |
     {
       'thaw-fridge': `The ${name} is still in the freezer`,
       'thaw-water': `The ${name} is not in its water yet`,
+      'thaw-stock': `The ${name} is still in the freezer`,
+      rub: `The ${name} is not rubbed yet`,
       salt: `The ${name} is not salted yet`,
       marinate: `The ${name} is not in its marinade yet`,
       soak: `The ${name} were not soaked long enough`,
@@ -98,6 +109,12 @@ function meaning(missed: Missed): string {
       return 'salt it when it goes into the pot.';
     case 'marinated-shorter':
       return `it lies in it for ${inHours(missed.hours)} now.`;
+    case 'rubbed-shorter':
+      return `the rub lies on it for ${inHours(missed.hours)} now.`;
+    case 'rubbed-at-the-pot':
+      return 'rub it at the board.';
+    case 'melt-in-pan':
+      return `melt it in a pan while the meat browns, about ${printDuration(missed.minutes)}.`;
     case 'not-marinated':
       return 'it is cooked without.';
     case 'unsoaked':

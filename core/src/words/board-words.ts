@@ -11,6 +11,12 @@ export function boardSentence(told: Told, move: Move): string | null {
       return `${SALT_WORDS(move.minutes)}: salt ${theCut(told, move.portion)}, uncovered in the fridge`;
     case 'marinate':
       return `${SALT_WORDS(move.hours * 60)}: ${cutName(told, move.portion)} into its marinade, in the fridge`;
+    case 'thaw':
+      return move.way === 'fridge'
+        ? `Thaw ${named(told, [move.portion])} in the fridge, on a tray`
+        : `Thaw ${named(told, [move.portion])} in cold water, tightly wrapped`;
+    case 'soak':
+      return `Soak ${named(told, [move.portion]).replace(/, soaked$/, '')} in plenty of cold water`;
     case 'unmarinate':
       return `Lift ${theCut(told, move.portion)} out of its marinade; ${move.then === 'thrown' ? 'throw that away' : 'keep it'}`;
     case 'ready':

@@ -85,6 +85,8 @@ function draftOf(place: Place, move: Move): Draft {
   const { told, step } = place;
   switch (move.kind) {
     case 'salt-ahead':
+    case 'thaw':
+    case 'soak':
     case 'marinate':
     case 'ready':
     case 'unmarinate':

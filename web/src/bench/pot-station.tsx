@@ -37,6 +37,8 @@ const SCHOOLS = {
   submerged: 'Under',
 } as const;
 const APART = { toast: 'toast', soak: 'soak', saute: 'sauté', blend: 'blend', strain: 'strain' } as const;
+/** Thawed before the evening, it is poured cold. */
+const FROZEN = -18;
 const HOT_C = 90;
 const COLD_C = 20;
 
@@ -202,7 +204,7 @@ function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
         addLabel="Add a liquid"
         onChange={(liquids) => edit((before) => ({ ...before, liquids }))}
       >
-        {({ liquid, ml, temperatureC, stage }, change, i) => (
+        {({ liquid, ml, temperatureC, frozen, stage }, change, i) => (
           <>
             <Select
               aria-label={i === 0 ? 'Liquid' : `Liquid ${i + 1}`}
@@ -220,12 +222,17 @@ function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
             />
             <Select
               aria-label={`How warm, ${liquidWord(liquid)}`}
-              value={temperatureC >= 60 ? HOT_C : COLD_C}
+              value={frozen === true ? FROZEN : temperatureC >= 60 ? HOT_C : COLD_C}
               options={[
                 { value: COLD_C, label: 'cold' },
                 { value: HOT_C, label: 'hot' },
+                { value: FROZEN, label: 'frozen' },
               ]}
-              onChange={(next) => change({ temperatureC: next })}
+              onChange={(next) =>
+                change(
+                  next === FROZEN ? { temperatureC: COLD_C, frozen: true } : { temperatureC: next, frozen: undefined },
+                )
+              }
             />
             <WhenStage plan={plan} of={liquidWord(liquid)} value={stage} onChange={(next) => change({ stage: next })} />
           </>

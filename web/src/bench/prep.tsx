@@ -25,6 +25,17 @@ const AHEAD = [
   { value: 20, label: '20 min ahead' },
 ];
 
+/** Hours that a marinade does something, and does not yet turn the outside to mush. Common practice. */
+const MARINADE_HOURS = { least: 2, most: 24 };
+
+/** What so many hours are good for: it goes a few millimetres deep, whatever one does. */
+function marinadeNote(hours: number): string {
+  const { least, most } = MARINADE_HOURS;
+  if (hours < least) return `Under ${least} h it only wets the outside.`;
+  if (hours > most) return `Over ${most} h sour ones make the outside mealy.`;
+  return `Useful from ${least} to ${most} h; it goes a few millimetres deep.`;
+}
+
 /** Salt, marinade, rub; the board in order, bowls by moment, and what can stand in. */
 export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { system, print } = useUnits();
@@ -84,7 +95,11 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
           )}
         </Field>
       )}
-      <Field label="Marinade" fault={faultAt('meat.marinade.ml')}>
+      <Field
+        label="Marinade"
+        fault={faultAt('meat.marinade.ml')}
+        note={meat.marinade === null ? undefined : marinadeNote(meat.marinade.hours)}
+      >
         {(id) =>
           meat.marinade === null ? (
             <Button id={id} onClick={() => change({ marinade: { ml: 150, hours: 12, then: 'poured-in' } })}>
@@ -168,6 +183,17 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
       </Field>
       {meat.rub !== null && (
         <div className="field-rest">
+          <NumberInput
+            aria-label="Hours the rub is left on"
+            min={LIMITS.marinadeHours.min}
+            max={LIMITS.marinadeHours.max}
+            value={meat.rub.hours ?? 0}
+            suffix="h left on"
+            style={{ width: 130 }}
+            onChange={(hours) =>
+              hours !== null && meat.rub && change({ rub: { ...meat.rub, hours: hours === 0 ? undefined : hours } })
+            }
+          />
           <Checkbox
             checked={meat.rub.sugar}
             onChange={(event) => meat.rub && change({ rub: { ...meat.rub, sugar: event.target.checked } })}

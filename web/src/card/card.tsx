@@ -49,7 +49,7 @@ export function Card(): ReactNode {
   const printer = printerFor(system);
   const guide = guideOf(forecast, printer);
   // What has its own day stands with it, and not a second time among tonight's.
-  const dated = new Set<string>(clock.startAt === null ? [] : ['salt-ahead', 'marinate']);
+  const dated = new Set<string>(clock.startAt === null ? [] : ['salt-ahead', 'marinate', 'thaw', 'soak']);
   const prep = prepSteps({ ...plan, ...forecast.placed }, printer).filter(({ kind }) => !dated.has(kind));
   const bowls = bowlsOf(forecast, printer);
   const rows = rowsOf(clock, guide);
