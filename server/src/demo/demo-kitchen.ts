@@ -1,5 +1,5 @@
 import type { Settings } from '@hervir/contract';
-import { newPlan, type Cooker, type Plan } from '@hervir/core';
+import { newPlan, shiftIso, type Cooker, type Kept, type Plan } from '@hervir/core';
 
 /** A mountain refuge that does not exist, at 1480 m, feeding walkers. */
 export const DEMO_SETTINGS: Settings = {
@@ -128,11 +128,33 @@ export function demoPlans(now: string): Plan[] {
     },
     {
       ...collar,
-      meat: { ...collar.meat, trimGrams: 100 },
+      // Still in the freezer: its days begin before its evening.
+      meat: { ...collar.meat, trimGrams: 100, thaw: 'fridge' },
       sear: { school: 'quick', where: 'pot', order: 'meat-first' },
       deglaze: { liquid: 'stock', ml: 120, scraped: true },
       liquids: [{ liquid: 'stock', ml: 300, temperatureC: 20 }],
       aromatics: [{ ingredient: 'leek', grams: 150 }],
     },
   ];
+}
+
+/**
+ * What is left of the refuge's last Saturday, in the freezer.
+ *
+ * @param now ISO 8601
+ */
+export function demoKept(now: string): Kept {
+  return {
+    name: 'Goat shoulder with turnips and bay',
+    cut: 'goat-shoulder',
+    portions: 3,
+    grams: 1100,
+    pieceCm: 3,
+    depthCm: 5,
+    place: 'freezer',
+    since: shiftIso(now, -7 * 1440),
+    eatAt: null,
+    warm: 'stove',
+    gone: null,
+  };
 }

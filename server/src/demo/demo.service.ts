@@ -10,6 +10,7 @@ import {
   CookEntity,
   CookEventEntity,
   CookerEntity,
+  KeptDishEntity,
   LearntEntity,
   LogEntryEntity,
   RehearsalActEntity,
@@ -21,7 +22,7 @@ import { LearningService } from '../log/learning.service';
 import { LogService } from '../log/log.service';
 import { Writes } from '../database/writes';
 import { CONFIG } from '../tokens';
-import { DEMO_COOKERS, DEMO_SETTINGS, demoPlans } from './demo-kitchen';
+import { DEMO_COOKERS, DEMO_SETTINGS, demoKept, demoPlans } from './demo-kitchen';
 import { demoSeason, type SeasonCook } from './demo-season';
 
 /** Fills the demo kitchen, when it is empty or when asked to put it back. */
@@ -51,6 +52,8 @@ export class DemoService implements OnApplicationBootstrap {
       await em.nativeDelete(BraiseEntity, {});
       await em.nativeDelete(CookerEntity, {});
       await em.nativeDelete(SettingsEntity, {});
+      await em.nativeDelete(KeptDishEntity, {});
+      em.create(KeptDishEntity, { id: randomUUID(), kept: demoKept(now), gone: null });
       em.create(SettingsEntity, { id: 1, settings: DEMO_SETTINGS });
       DEMO_COOKERS.forEach((cooker, i) => {
         em.create(CookerEntity, { id: randomUUID(), cooker, createdAt: new Date(Date.parse(now) + i).toISOString() });

@@ -67,7 +67,9 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
           )}
         </section>
         <section aria-label="Plans">
-          <h2>Plans</h2>
+          <h2 className="with-link">
+            Plans <Link to="/shopping">What to buy</Link>
+          </h2>
           {plans.length === 0 ? (
             <p className="dim">No plans yet. Fill the sentence above; “Open on the bench” keeps it as a plan.</p>
           ) : rest.length === 0 ? (
