@@ -22,7 +22,7 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
   const wanted = servings === undefined ? null : Math.min(LIMITS.meatGrams.max, meatFor({ cut, boneIn }, servings));
   return (
     <div className="for-people" role="group" aria-label="How much for how many">
-      <span>{feeds === null ? 'For' : `It feeds about ${feeds}. For`}</span>
+      <span>{feeds === null ? 'How many eat?' : `It feeds about ${feeds}. How many eat?`}</span>
       <NumberInput
         aria-label="How many eat"
         min={LIMITS.servings.min}
@@ -32,11 +32,9 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
         style={{ width: 72 }}
         onChange={(value) => value !== null && onServings(Math.round(value))}
       />
-      {wanted === null ? (
-        <span>eaters?</span>
-      ) : (
+      {wanted !== null && (
         <span>
-          about <strong>{print('mass', wanted)}</strong> as bought, {boneIn ? 'on the bone' : 'without bone'}
+          About <strong>{print('mass', wanted)}</strong> as bought, {boneIn ? 'on the bone' : 'without bone'}
         </span>
       )}
       {wanted !== null && wanted !== grams && (
