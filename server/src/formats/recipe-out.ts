@@ -1,4 +1,4 @@
-import { guideOf, printerFor, printDuration, type Forecast, type UnitSystem } from '@hervir/core';
+import { guideOf, printerFor, printDuration, type Forecast, type Guide, type UnitSystem } from '@hervir/core';
 import type { HowToSection, Recipe, WithContext } from 'schema-dts';
 import {
   cutById,
@@ -42,8 +42,22 @@ function ingredients({ plan }: Forecast, system: UnitSystem): string[] {
 
 /** The steps of a plan by the parts of the work, each with its caution where it has one. */
 function sections(f: Forecast, system: UnitSystem): { name: string; steps: string[] }[] {
+  const print = printerFor(system);
+  const day = f.nextDay === null ? null : guideOf(f, print, 'day');
+  const beside = (day?.tracks ?? []).map(
+    ({ name, steps }) => `${name}: ${steps.map(({ title }) => title).join('; ')}.`,
+  );
+  return [
+    ...sectionsOf(guideOf(f, print).steps),
+    // A part of the day is not the same part of the evening: it says which it is.
+    ...(beside.length === 0 ? [] : [{ name: 'On the day', steps: beside }]),
+    ...sectionsOf(day?.steps ?? []).map(({ name, steps }) => ({ name: `On the day: ${name}`, steps })),
+  ];
+}
+
+function sectionsOf(guide: Guide['steps']): { name: string; steps: string[] }[] {
   const found: { name: string; steps: string[] }[] = [];
-  for (const { section, title, detail, caution, minutes, counts } of guideOf(f, printerFor(system)).steps) {
+  for (const { section, title, detail, caution, minutes, counts } of guide) {
     const how = [
       title,
       detail,
@@ -99,6 +113,14 @@ export function recipeJsonLd(f: Forecast, system: UnitSystem): WithContext<Recip
 /** Text that Markdown would take for markup is written so that it stays text. */
 const escaped = (text: string): string => text.replace(/([\\`*_{}[\]<>#|!])/g, '\\$1');
 
+/** Cooked ahead it is in the fridge then, and eaten another day. */
+function begins({ clock, nextDay }: Forecast): string {
+  const at = (iso: string | null): string => iso?.slice(11, 16) ?? '';
+  if (nextDay === null) return `Begin ${at(clock.startAt)} to eat at ${at(clock.eatAt)}`;
+  const day = nextDay.clock;
+  return `Begin ${at(clock.startAt)} to have it in the fridge at ${at(clock.eatAt)}; on ${day.eatAt?.slice(0, 10) ?? ''} begin ${at(day.startAt)} to eat at ${at(day.eatAt)}`;
+}
+
 /**
  * A plan as a card in Markdown: what is needed, when, and the steps with their cautions.
  *
@@ -108,9 +130,7 @@ const escaped = (text: string): string => text.replace(/([\\`*_{}[\]<>#|!])/g, '
 export function recipeMarkdown(f: Forecast, system: UnitSystem): string {
   const { plan, clock } = f;
   const when =
-    clock.startAt === null || clock.eatAt === null
-      ? `${printDuration(clock.totalMinutes)} in all`
-      : `Begin ${clock.startAt.slice(11, 16)} to eat at ${clock.eatAt.slice(11, 16)}`;
+    clock.startAt === null || clock.eatAt === null ? `${printDuration(clock.totalMinutes)} in all` : begins(f);
   return [
     `# ${escaped(titleOf(f))}`,
     '',

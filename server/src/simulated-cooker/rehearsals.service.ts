@@ -18,6 +18,7 @@ import {
   markOf,
   potMinute,
   printerFor,
+  readyAt,
   SimulatedCook,
   steadyHand,
   type Mark,
@@ -68,7 +69,8 @@ interface Live {
 
 /** Its own wall clock begins where the plan has the pot come on, or now. */
 function startOf(plan: Plan, potMinute: number, totalMinutes: number, nowMs: number): number {
-  return plan.serveAt === null ? nowMs : Date.parse(plan.serveAt) + (potMinute - totalMinutes) * 60_000;
+  const endsAt = readyAt(plan);
+  return endsAt === null ? nowMs : Date.parse(endsAt) + (potMinute - totalMinutes) * 60_000;
 }
 
 function summaryOf({ id, name, exercise, createdAt, mark, finishedAt, debrief }: RehearsalEntity): RehearsalSummary {

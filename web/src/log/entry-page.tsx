@@ -14,6 +14,7 @@ import {
   GRADES,
   LIMITS,
   printDuration,
+  readyAt,
   runTimesOf,
   vegetableById,
   type CookState,
@@ -150,7 +151,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
         {item.lateMinutes !== null && `; ${lateWords(item.lateMinutes)}`}
         {item.burns > 0 && `; burn errors: ${item.burns}`}
       </p>
-      {cook && state && <PlannedActual guide={cook.guide} state={state} eatAt={plan.serveAt} />}
+      {cook && state && <PlannedActual guide={cook.guide} state={state} eatAt={readyAt(plan)} />}
       <div className="log-columns">
         <section className="vessel side-card" aria-label="Planned and actual">
           <h2>Planned and actual</h2>

@@ -1,6 +1,7 @@
-import { SECTION_WORDS, type CookState, type Guide, type SectionId } from '@hervir/core';
+import { endsInFridge, SECTION_WORDS, type CookState, type Guide, type SectionId } from '@hervir/core';
 import { scaleTime } from 'd3-scale';
 import type { ReactNode } from 'react';
+import { mealWords } from '../shared/meal-words';
 import { useWidth } from '../shared/use-width';
 import { clockAt } from '../shared/words';
 
@@ -140,7 +141,7 @@ export function PlannedActual({
                   textAnchor="end"
                   style={{ fill: 'var(--text)', fontWeight: 700 }}
                 >
-                  dinner, as planned
+                  {mealWords(endsInFridge(guide)).short}, as planned
                 </text>
               </g>
             )}

@@ -1,5 +1,5 @@
 import type { RehearsalRecord } from '@hervir/contract';
-import { cookState, exerciseById } from '@hervir/core';
+import { cookState, endsInFridge, exerciseById } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
@@ -13,6 +13,7 @@ import { MeanwhileCard } from '../cook/meanwhile-card';
 import { NowCard } from '../cook/now-card';
 import type { LiveCook } from '../cook/use-cook';
 import { useTick } from '../cook/use-tick';
+import { mealWords } from '../shared/meal-words';
 import { Trouble } from '../shared/trouble';
 import { clockAt } from '../shared/words';
 import { act, rehearsalMs, tellRehearsal, useRehearsal, watchRehearsal } from '../state/rehearsal-store';
@@ -103,7 +104,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
             <dd className="figure">{clockAt(cook.now, record.guide.eatAt)}</dd>
           </div>
           <div>
-            <dt>dinner</dt>
+            <dt>{mealWords(endsInFridge(record.guide)).short}</dt>
             <dd className="figure">{clockAt(cook.state.dinner.at, record.guide.eatAt)}</dd>
           </div>
         </dl>

@@ -7,6 +7,7 @@ import { useBraises, usePlanActions } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
+import { mealWords } from '../shared/meal-words';
 import { lateStart } from '../shared/late-start';
 import { MoreButton } from './more-button';
 import { SayWhen } from './say-when';
@@ -99,12 +100,16 @@ interface ItemProps {
 /** When the next plan begins: the figure one looks for first; where that has passed, what it makes of dinner. */
 function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: Date }): ReactNode {
   if (begins === null) return <span className="begin-at">…</span>;
-  const { startAt, eatAt, earlierMinutes, after } = begins;
+  const { startAt, eatAt, earlierMinutes, after, kept } = begins;
+  const meal = mealWords(kept).short;
   const late = lateStart(begins, now);
   if (late !== null) {
     return (
       <span className="begin-at" style={{ color: 'var(--brass)' }}>
-        ▲ begin now, {printDuration(late.minutes)} late <small>dinner {clockTime(late.dinnerAt)}</small>
+        ▲ begin now, {printDuration(late.minutes)} late{' '}
+        <small>
+          {meal} {clockTime(late.dinnerAt)}
+        </small>
       </span>
     );
   }
@@ -113,7 +118,7 @@ function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: 
       <span className="begin-at" style={{ color: 'var(--brass)' }}>
         ▲ begin {clockTime(startAt)}{' '}
         <small>
-          {dayWord(startAt, now)}, dinner {clockTime(eatAt)}: its pot is on the fire with {after.pot.name}
+          {dayWord(startAt, now)}, {meal} {clockTime(eatAt)}: its pot is on the fire with {after.pot.name}
         </small>
       </span>
     );

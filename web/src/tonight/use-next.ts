@@ -13,6 +13,8 @@ const LOOKED_INTO = 6;
 export interface Begins {
   readonly startAt: string;
   readonly eatAt: string;
+  /** Cooked ahead: it is in the fridge then, and eaten another day. */
+  readonly kept: boolean;
   /** It begins so much earlier than it would alone, for another braise wants the same pot or the same hands, minutes. */
   readonly earlierMinutes: number;
   /** Its pot is still on the fire when it would be needed. */
@@ -55,6 +57,7 @@ function besideOneAnother(
       begins: {
         startAt: after?.startAt ?? own.startAt,
         eatAt: after?.eatAt ?? eatAt,
+        kept: reckoned.plan.cookAhead !== undefined,
         earlierMinutes: own.earlierMinutes,
         after: pot && after ? { ...after, pot } : null,
       },

@@ -1,0 +1,30 @@
+import { forecast, newPlan } from '@hervir/core';
+import { recipeJsonLd, recipeMarkdown } from './recipe-out';
+
+const plan = {
+  ...newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 1500, serveAt: '2027-01-17T19:00:00+01:00' }),
+  vegetables: [{ vegetable: 'carrot', grams: 400, texture: 'tender' as const, place: 'auto' }],
+};
+const ahead = forecast({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'oven' } });
+
+describe('a plan that is cooked ahead, written out', () => {
+  test('as a card of text: both days, and the cautions of each at their step', () => {
+    const card = recipeMarkdown(ahead, 'metric');
+    expect(card).toMatch(
+      /Begin \d\d:\d\d to have it in the fridge at 19:00; on 2027-01-17 begin \d\d:\d\d to eat at 19:00/,
+    );
+    const parts = [...card.matchAll(/^## (.*)$/gm)].map(([, name]) => name);
+    expect(parts.indexOf('On the day')).toBeGreaterThan(parts.indexOf('put-away'));
+    expect(card).toMatch(/On the day: warm\n\n[^#]*74 °C in the middle, and only once/);
+    expect(card).toMatch(/Carrot: boil in salted water/);
+    expect(recipeMarkdown(forecast(plan), 'metric')).not.toMatch(/fridge at|On the day/);
+  });
+
+  test('as a recipe file every part has its steps', () => {
+    const { recipeInstructions } = recipeJsonLd(ahead, 'metric') as unknown as {
+      recipeInstructions: { name: string; itemListElement: unknown[] }[];
+    };
+    expect(recipeInstructions.map(({ name }) => name)).toEqual(expect.arrayContaining(['put-away', 'On the day']));
+    for (const { itemListElement } of recipeInstructions) expect(itemListElement.length).toBeGreaterThan(0);
+  });
+});
