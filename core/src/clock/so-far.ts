@@ -41,7 +41,8 @@ export function soFar(state: CookState, nowMs: number): SoFar | null {
   const lid = state.steps.findIndex((one) => has(one, starts));
   const lidOnAt = state.steps[lid]?.doneAt ?? null;
   if (lidOnAt === null) return null;
-  const plated = state.steps.findIndex((one) => has(one, ({ kind }) => kind === 'plate'));
+  // Out of the pot it is served, or put away.
+  const plated = state.steps.findIndex((one) => has(one, ({ kind }) => kind === 'plate' || kind === 'put-away'));
   const end = Math.min(nowMs, lidOnAt + LONGEST * MINUTE);
   const steps = state.steps
     .slice(lid + 1, plated < 0 ? undefined : plated)
