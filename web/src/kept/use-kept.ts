@@ -3,7 +3,8 @@ import type { Kept } from '@hervir/core';
 import { useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { newId, request } from '../api/client';
 
-const KEY = ['kept'] as const;
+/** Apart from the backups that are kept. */
+const KEY = ['kept-dishes'] as const;
 
 /** What is left of meals and still there. */
 export const useKept = (): UseQueryResult<StoredKept[]> =>
