@@ -130,6 +130,8 @@ const stageId = text(40, 1);
 /** What has an identity and a name of the cook's own. */
 const named = { id: text(40, 1).optional(), name: text(80, 1).optional() };
 
+const rubCore = { grams: quantity(LIMITS.rubGrams), sugar: z.boolean() };
+
 const meatCore = {
   cut: idOf(CUTS),
   form: z.enum(FORMS),
@@ -141,10 +143,7 @@ const meatCore = {
   startsFrom: z.enum(STARTS).default('fridge'),
   salted: z.enum(SALTINGS).default('just-before'),
   saltedMinutes: quantity(LIMITS.saltedMinutes).optional(),
-  rub: z
-    .strictObject({ grams: quantity(LIMITS.rubGrams), sugar: z.boolean() })
-    .nullable()
-    .default(null),
+  rub: z.strictObject(rubCore).nullable().default(null),
 };
 
 const marinadeCore = { ml: quantity(LIMITS.marinadeMl), hours: quantity(LIMITS.marinadeHours) };
@@ -162,11 +161,7 @@ const meatFields = {
     .default(null),
   thaw: z.enum(THAW_WAYS).optional(),
   rub: z
-    .strictObject({
-      grams: quantity(LIMITS.rubGrams),
-      sugar: z.boolean(),
-      hours: quantity(LIMITS.marinadeHours).optional(),
-    })
+    .strictObject({ ...rubCore, hours: quantity(LIMITS.marinadeHours).optional() })
     .nullable()
     .default(null),
   flourGrams: quantity(LIMITS.rubGrams).optional(),
@@ -343,7 +338,7 @@ export const planSchema = z.strictObject({
   aheadDone: z.record(text(100, 1), wallClock).optional(),
   cookAhead: z
     .strictObject({
-      hours: quantity(LIMITS.aheadHours).default(24),
+      hours: quantity(LIMITS.aheadHours).default(COOK_AHEAD.hours),
       depthCm: quantity(LIMITS.depthCm).default(COOK_AHEAD.depthCm),
       warm: z.enum(WARM_WAYS).default(COOK_AHEAD.warm),
     })

@@ -116,13 +116,12 @@ export {
   type Missed,
 } from './clock/ahead';
 export * from './clock/kept';
-export { aheadBriefly, aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
+export { aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
 export { meatFor } from './stations/plate';
 export { roundTo } from './units/round';
 export { TENTH } from './physics/normal';
 export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
-export { COOLS, coolStew, type Cooling } from './stations/cooling';
-export { WARM_C, warmThrough, type Warmed } from './stations/warm-through';
+export { COOLS } from './stations/cooling';
 export { thawMinutes } from './meat/thaw-time';
 export { shareInterval } from './physics/share-interval';
 export { seeded, type Random } from './physics/random';

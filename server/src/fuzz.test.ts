@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import * as fc from 'fast-check';
-import { openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
+import { KEPT_NECK, openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
 
 /**
  * Every endpoint that the server says it has, against input it was not made for: what it answers is never a 5xx, a refusal
@@ -10,15 +10,6 @@ import { openKitchen, OXTAIL, type TestKitchen } from './testing/kitchen';
  */
 let kitchen: TestKitchen;
 const KEPT_ID = randomUUID();
-const KEPT = {
-  name: 'braised goat neck',
-  cut: 'goat-neck',
-  portions: 3,
-  grams: 1200,
-  pieceCm: 3,
-  place: 'freezer',
-  since: '2026-12-03T21:00:00+01:00',
-};
 let ids: Readonly<Record<'plan' | 'cook' | 'entry' | 'cooker' | 'rehearsal' | 'kept', string>>;
 /** A body that would be taken, by method and route: what is mutated is one step from what is meant. */
 let meant: Readonly<Record<string, unknown>>;
@@ -33,7 +24,7 @@ beforeAll(async () => {
     const list = (Array.isArray(body) ? body : (body as { items: unknown[] }).items) as { id: string }[];
     return list[0]?.id ?? '';
   };
-  await kitchen.send('POST', '/api/kept', { id: KEPT_ID, kept: KEPT });
+  await kitchen.send('POST', '/api/kept', { id: KEPT_ID, kept: KEPT_NECK });
   ids = {
     kept: KEPT_ID,
     plan: await first('/api/braises'),
@@ -50,8 +41,8 @@ beforeAll(async () => {
     'POST /api/braises': { id: randomUUID(), plan: OXTAIL },
     'PUT /api/braises/{id}': { revision: 1, plan: OXTAIL },
     'POST /api/braises/{id}/restore': {},
-    'POST /api/kept': { id: KEPT_ID, kept: KEPT },
-    'PUT /api/kept/{id}': { ...KEPT, gone: 'eaten' },
+    'POST /api/kept': { id: KEPT_ID, kept: KEPT_NECK },
+    'PUT /api/kept/{id}': { ...KEPT_NECK, gone: 'eaten' },
     'POST /api/cookers': { name: 'The green one', kind: 'stovetop', litres: 7 },
     'PUT /api/cookers/{id}': { name: 'The green one', kind: 'electric', litres: 5, gaugeKPa: 70, watts: 900 },
     'PUT /api/settings': { units: 'metric', kitchen: { altitudeM: 1480, roomC: 19 }, confidence: 0.8 },

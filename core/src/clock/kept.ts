@@ -1,6 +1,6 @@
 import type { Piece } from '../meat/piece';
 import { pieceBody } from '../meat/piece-body';
-import { NO_ICE_C, AROUND } from '../meat/thaw-time';
+import { thawsIn } from '../meat/thaw-time';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN, newPlan } from '../plan/defaults';
 import type { Cooker, Kitchen, Meat, WarmWay } from '../plan/plan';
 import { potBuild } from '../pot/cooker';
@@ -78,17 +78,10 @@ function cubes(kept: Kept): Piece {
  */
 export function thawKept(kept: Kept): number {
   if (kept.place === 'fridge') return 0;
-  const { celsius, surface } = AROUND.fridge;
   const side = Math.sqrt(Math.max(1, kept.grams / 1.03 / kept.depthCm));
   const [a, b, c] = [side, side, kept.depthCm].sort((one, other) => other - one) as [number, number, number];
   const block: Piece = { ...cubes(kept), count: 1, gramsEach: kept.grams, dimensionsCm: [a, b, c], thicknessCm: c };
-  const body = pieceBody(meatOf(kept), block, -18).withSurface(surface);
-  let minutes = 0;
-  while (body.coreC < NO_ICE_C && minutes < 8 * DAY_MINUTES) {
-    body.advance(300, celsius, celsius);
-    minutes += 5;
-  }
-  return minutes;
+  return thawsIn(meatOf(kept), block, 'fridge');
 }
 
 /**

@@ -25,6 +25,15 @@ export interface Schedule<T extends Bare = Task> {
   readonly tasks: readonly (T & Scheduled)[];
 }
 
+/** A schedule by the wall clock, as a forecast has it; times are null where the meal has none. ISO 8601. */
+export interface DatedSchedule {
+  readonly startAt: string | null;
+  readonly eatAt: string | null;
+  readonly totalMinutes: number;
+  readonly handsOnMinutes: number;
+  readonly tasks: readonly ScheduledTask[];
+}
+
 interface Busy {
   readonly from: number;
   readonly to: number;

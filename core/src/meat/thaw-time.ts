@@ -1,4 +1,5 @@
 import { cutById } from '../larder/cuts';
+import { facesOfBox } from '../physics/square-box';
 import type { Meat, ThawWay } from '../plan/plan';
 import { pieceOf, type Piece } from './piece';
 import { pieceBody, START_C } from './piece-body';
@@ -7,13 +8,13 @@ import { pieceBody, START_C } from './piece-body';
  * What meat thaws in: °C, and the heat that comes to its wrapping, W/m² K. Still air of a fridge, with what it radiates;
  * cold water that is changed every half hour. Common practice; from memory.
  */
-export const AROUND: Readonly<Record<ThawWay, { readonly celsius: number; readonly surface: number }>> = {
+const AROUND: Readonly<Record<ThawWay, { readonly celsius: number; readonly surface: number }>> = {
   fridge: { celsius: 4, surface: 8 },
   'cold-water': { celsius: 12, surface: 200 },
 };
 
 /** Without ice, °C. */
-export const NO_ICE_C = -1;
+const NO_ICE_C = -1;
 const STEP_S = 300;
 /** Nothing that is braised takes longer, minutes. */
 const LONGEST = 8 * 1440;
@@ -37,8 +38,7 @@ export function thawStockMinutes(ml: number): number {
   if (ml <= 0) return 0;
   const { celsius, surface } = AROUND.fridge;
   const depth = Math.min(TUB_CM, Math.cbrt(ml));
-  const base = ml / depth;
-  const faces = 2 * base + 4 * Math.sqrt(base) * depth;
+  const faces = facesOfBox(ml, depth);
   // All its ice, by the heat that comes to its faces: within it ice conducts well.
   const joules = ml * ICE_J_PER_ML;
   return joules / (surface * (faces / 10_000) * (celsius - STOCK_MELTS_C)) / 60;
@@ -54,6 +54,27 @@ function frozenPiece(meat: Meat): Piece {
   const cut = cutById(meat.cut);
   if (cut.growth === 'pieces' || !cut.forms.includes('whole')) return pieceOf(meat);
   return pieceOf({ ...meat, form: 'whole', pieces: undefined, thicknessCm: undefined });
+}
+
+/**
+ * A block from the freezer until no ice is left in its middle.
+ *
+ * @param meat of which it is, for its composition
+ * @param block its shape
+ * @param way in the fridge, or in cold water
+ * @returns minutes; eight days at most
+ * @throws RangeError when the block is larger than a metre
+ * @example thawsIn(kiloOfChuck, pieceOf(kiloOfChuck), 'fridge') > thawsIn(kiloOfChuck, pieceOf(kiloOfChuck), 'cold-water') // true
+ */
+export function thawsIn(meat: Meat, block: Piece, way: ThawWay): number {
+  const { celsius, surface } = AROUND[way];
+  const body = pieceBody(meat, block, START_C.frozen).withSurface(surface);
+  let minutes = 0;
+  while (body.coreC < NO_ICE_C && minutes < LONGEST) {
+    body.advance(STEP_S, celsius, celsius);
+    minutes += STEP_S / 60;
+  }
+  return minutes;
 }
 
 /**
@@ -73,13 +94,7 @@ export function thawMinutes(meat: Meat, way: ThawWay): number {
   const key = [meat.cut, way, ...piece.dimensionsCm].join(' ');
   const found = known.get(key);
   if (found !== undefined) return found;
-  const { celsius, surface } = AROUND[way];
-  const body = pieceBody(meat, piece, START_C.frozen).withSurface(surface);
-  let minutes = 0;
-  while (body.coreC < NO_ICE_C && minutes < LONGEST) {
-    body.advance(STEP_S, celsius, celsius);
-    minutes += STEP_S / 60;
-  }
+  const minutes = thawsIn(meat, piece, way);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, minutes);
   return minutes;

@@ -3,7 +3,8 @@ import { vegetableById } from '../larder/vegetables';
 import type { Plan } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 import { stageOf } from '../plan/stage-settings';
-import { type Bowls, type Line, step } from './line';
+import type { BoardMove } from './board';
+import { type Bowls, type Line, listOf, step, sum } from './line';
 import type { Move } from './moves';
 import type { Track } from './step';
 
@@ -20,11 +21,29 @@ const SWILL_MINUTES = 1;
 /** What is cut while the pot works. */
 export const LATER_TASK = 'later-1-board';
 
-/** Cooked in a pan of its own on another burner, ready when it is folded in. */
+/** The board a second time, washed: while the pot works, or on another day. */
+export function laterBoard(line: Line, id: string, moves: readonly BoardMove[], after: readonly string[] = []): void {
+  const cutting = listOf(moves.map(({ move }) => move));
+  if (cutting === null) return;
+  const minutes = sum(moves);
+  line.beside({
+    id,
+    work: { kind: 'later-board' },
+    steps: [step(id, cutting, minutes)],
+    minutes,
+    resource: 'board',
+    handsOn: true,
+    after,
+    track: { kind: 'board' },
+  });
+}
+
+/** Cooked in a pan of its own on another burner, ready when it is folded in; begun after what it waits for. */
 export function cookApart(
   line: Line,
   plan: Plan,
   bowls: Bowls,
+  after: readonly string[] = [],
 ): { readonly blocks: string[]; readonly portions: PortionId[] } {
   const blocks: string[] = [];
   const portions: PortionId[] = [];
@@ -52,7 +71,7 @@ export function cookApart(
       minutes: stageOf(plan, stage).minutes ?? minutes,
       resource: 'side-burner',
       handsOn: false,
-      after: [],
+      after,
       track: { kind: 'cook-apart', stage },
     });
     blocks.push(id);

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { board, load, saute } from './before-the-lid';
-import { LATER_TASK, saucesApart, sides } from './beside';
+import { laterBoard, LATER_TASK, saucesApart, sides } from './beside';
 import type { Figures } from './figures';
 import { finish, plate } from './finish';
 import { laterStages } from './later-stages';
@@ -42,18 +42,7 @@ export function place(plan: Plan, figures: Figures): Method {
   }
   plate(line, plan, figures, bowls, waiting);
   // Behind what the pot needs hands for: of two that could end together the first in the list has the hands.
-  for (const { move, minutes } of later) {
-    line.beside({
-      id: LATER_TASK,
-      work: { kind: 'later-board' },
-      steps: [step(LATER_TASK, [move], minutes)],
-      minutes,
-      resource: 'board',
-      handsOn: true,
-      after: loaded,
-      track: { kind: 'board' },
-    });
-  }
+  laterBoard(line, LATER_TASK, later, loaded);
   sides(line, plan);
   return { ahead: before, blocks: line.blocks, day: [] };
 }

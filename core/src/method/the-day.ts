@@ -1,10 +1,10 @@
 import { meatsOf } from '../plan/meats';
 import { isPulled, type Plan } from '../plan/plan';
 import type { BoardMove } from './board';
-import { cookApart, sides } from './beside';
+import { cookApart, laterBoard, sides } from './beside';
 import type { Figures } from './figures';
 import { dairyAtTheEnd, isWhole, offTheHeat, plate } from './finish';
-import { type Bowls, Line, listOf, some, step, sum } from './line';
+import { type Bowls, Line, listOf, some, step } from './line';
 import type { Move } from './moves';
 import type { Block } from './step';
 
@@ -13,8 +13,8 @@ const PUT_AWAY_MINUTES = 4;
 const SLICE_MINUTES = 4;
 const FRIDGE_MINUTES = 1;
 const LIFT_FAT_MINUTES = 3;
-/** Less fat than a spoonful is not lifted, ml. */
-const WORTH_LIFTING_ML = 10;
+/** How the board of the day is known to what waits for it. */
+const BOARD = 'day-board';
 
 /** The end of an evening whose braise is eaten another day: into containers, cooled, into the fridge. */
 export function putAway(line: Line, plan: Plan, { nextDay }: Figures): void {
@@ -45,21 +45,8 @@ export function theDay(plan: Plan, figures: Figures, bowls: Bowls, board: readon
   const { nextDay, sauce } = figures;
   if (nextDay === null) return [];
   const line = new Line();
-  const cutting = listOf(board.map(({ move }) => move));
-  const boardId = 'day-board';
-  if (cutting) {
-    const minutes = sum(board);
-    line.beside({
-      id: boardId,
-      work: { kind: 'later-board' },
-      steps: [step(boardId, cutting, minutes)],
-      minutes,
-      resource: 'board',
-      handsOn: true,
-      after: [],
-      track: { kind: 'board' },
-    });
-  }
+  laterBoard(line, BOARD, board);
+  const cut = board.length > 0 ? [BOARD] : [];
   const add = (minutes: number, hands: boolean, ...moves: readonly (Move | null)[]): void => {
     const real = listOf(some(...moves));
     const [first] = real ?? [];
@@ -67,18 +54,14 @@ export function theDay(plan: Plan, figures: Figures, bowls: Bowls, board: readon
     const id = `day-${line.blocks.length + 1}-${first.kind}`;
     line.add(id, { kind: 'day', move: first.kind }, hands ? 'hands' : 'pot', [step(id, real, minutes, hands)], hands);
   };
-  const fatMl = sauce.skimMl;
-  if (plan.finish.skim && fatMl >= WORTH_LIFTING_ML) add(LIFT_FAT_MINUTES, true, { kind: 'lift-fat', ml: fatMl });
+  if (sauce.skimMl > 0) add(LIFT_FAT_MINUTES, true, { kind: 'lift-fat', ml: sauce.skimMl });
   const { way, minutes, pressureMinutes } = nextDay.warmed;
   add(minutes, false, { kind: 'warm', way, pressureMinutes });
-  const from = line.blocks.length;
-  const apart = cookApart(line, plan, bowls);
   // What is cooked fresh is cut first.
-  if (cutting)
-    line.blocks.splice(from, Infinity, ...line.blocks.slice(from).map((block) => ({ ...block, after: [boardId] })));
+  const apart = cookApart(line, plan, bowls, cut);
   if (apart.blocks.length > 0) line.waitsFor(...apart.blocks);
   add(1, true, { kind: 'fold-in', portions: apart.portions });
-  if (cutting && apart.blocks.length === 0) line.waitsFor(boardId);
+  if (apart.blocks.length === 0) line.waitsFor(...cut);
   add(1, true, offTheHeat(plan, bowls));
   add(1, true, { kind: 'stir-in', cooked: false, portions: dairyAtTheEnd(bowls) });
   add(1, true, { kind: 'stir-in', cooked: false, portions: bowls.others('end') });

@@ -5,7 +5,7 @@ import type { CookingBody } from '../physics/cooking-body';
 const CONDUCTIVITY = 0.55;
 const DIFFUSIVITY = 1.45e-7;
 /** Fridge air at both faces, and a stirred ice bath, W/m² K and °C. Common practice; from memory. */
-export const FRIDGE = { surface: 8, celsius: 3 } as const;
+const FRIDGE = { surface: 8, celsius: 3 } as const;
 const ICE_BATH = { surface: 300, celsius: 1 } as const;
 /** US FDA Food Code 2022, 3-501.14: 57 to 21 °C within two hours, and to 5 °C within six in all; from memory. */
 export const COOLS = { fromC: 57, firstC: 21, firstMinutes: 120, allC: 5, allMinutes: 360 } as const;

@@ -1,3 +1,4 @@
+import { facesOfBox } from '../physics/square-box';
 import type { CookingBody } from '../physics/cooking-body';
 import type { WarmWay } from '../plan/plan';
 import type { PotBuild } from '../pot/cooker';
@@ -56,9 +57,7 @@ export interface Warmed {
 function facesOf({ liquidKg, softJPerK, bodies, depthCm }: Cold): number {
   const joules = softJPerK + bodies.reduce((sum, { heatCapacityJPerK }) => sum + heatCapacityJPerK, 0);
   const litres = Math.max(0.2, liquidKg + joules / 3500);
-  const depth = depthCm / 100;
-  const base = litres / 1000 / depth;
-  return 2 * base + 4 * Math.sqrt(base) * depth;
+  return facesOfBox(litres / 1000, depthCm / 100);
 }
 
 /**

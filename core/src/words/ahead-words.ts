@@ -1,4 +1,4 @@
-import type { AheadKind, AheadTask, Late, Missed } from '../clock/ahead';
+import type { AheadTask, Late, Missed } from '../clock/ahead';
 import { grainById } from '../larder/grains';
 import { printDuration } from '../units/time';
 import { CAUTION_WORDS } from './caution-words';
@@ -33,22 +33,6 @@ export function aheadText({ kind, name, minutes }: Said): string {
     case 'warm':
       return `Lift the fat off the ${name} and warm it through: ${printDuration(minutes)} until it is on the table`;
   }
-}
-
-/** The same in a few words, for a line among others: "salt the goat shoulder". */
-export function aheadBriefly({ kind, name }: Pick<Said, 'kind' | 'name'>): string {
-  const verbs: Readonly<Record<AheadKind, string>> = {
-    'thaw-fridge': `the ${name} out of the freezer`,
-    'thaw-water': `the ${name} into cold water`,
-    'thaw-stock': `the ${name} out of the freezer`,
-    rub: `rub the ${name}`,
-    salt: `salt the ${name}`,
-    marinate: `the ${name} into its marinade`,
-    soak: `soak the ${name}`,
-    cook: `cook the ${name}`,
-    warm: `warm the ${name} through`,
-  };
-  return verbs[kind];
 }
 
 /** What can hurt at that task; local authorities come first. Null where nothing can. */

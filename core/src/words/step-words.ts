@@ -607,15 +607,22 @@ function kept(told: Told, move: KeptMove): Draft {
     ...keptWords(move, told.print),
     done: move.kind === 'into-fridge' ? 'served' : 'stepDone',
     ...(counts ? waits('turn') : {}),
-    caution:
-      move.kind === 'put-away'
-        ? (told.caution('cools-slowly') ?? told.caution('bone-splinters'))
-        : move.kind === 'warm'
-          ? told.caution('warm-through')
-          : move.kind === 'lift-fat'
-            ? null
-            : told.caution('cooling'),
+    caution: keptCautionOf(told, move.kind),
   };
+}
+
+function keptCautionOf(told: Told, kind: KeptMove['kind']): string | null {
+  switch (kind) {
+    case 'put-away':
+      return told.caution('cools-slowly') ?? told.caution('bone-splinters');
+    case 'ice-bath':
+    case 'into-fridge':
+      return told.caution('cooling');
+    case 'lift-fat':
+      return null;
+    case 'warm':
+      return told.caution('warm-through');
+  }
 }
 
 /** Whether the meat is sliced or pulled, and what to look out for. */

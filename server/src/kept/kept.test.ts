@@ -1,17 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { keptUntil, type Kept } from '@hervir/core';
 import type { StoredKept } from '@hervir/contract';
-import { openKitchen, type TestKitchen } from '../testing/kitchen';
-
-const NECK = {
-  name: 'braised goat neck',
-  cut: 'goat-neck',
-  portions: 3,
-  grams: 1200,
-  pieceCm: 3,
-  place: 'freezer',
-  since: '2026-12-03T21:00:00+01:00',
-} as const;
+import { KEPT_NECK, openKitchen, type TestKitchen } from '../testing/kitchen';
 
 let kitchen: TestKitchen;
 beforeAll(async () => {
@@ -20,7 +10,7 @@ beforeAll(async () => {
 afterAll(() => kitchen.close());
 
 const list = async (): Promise<StoredKept[]> => (await kitchen.send('GET', '/api/kept')).body as StoredKept[];
-const keep = (id: string, kept: object = NECK): ReturnType<TestKitchen['send']> =>
+const keep = (id: string, kept: object = KEPT_NECK): ReturnType<TestKitchen['send']> =>
   kitchen.send('POST', '/api/kept', { id, kept });
 
 describe('what is left', () => {
@@ -41,18 +31,18 @@ describe('what is left', () => {
 
   test('bad figures are refused with their field and what is allowed, and nothing is kept', async () => {
     const before = await list();
-    const { status, body } = await keep(randomUUID(), { ...NECK, grams: 99_000, place: 'cellar' });
+    const { status, body } = await keep(randomUUID(), { ...KEPT_NECK, grams: 99_000, place: 'cellar' });
     expect(status).toBe(400);
     const { faults } = body as { faults: { path: string; allowed: string }[] };
     expect(faults.map(({ path }) => path).sort()).toEqual(['kept.grams', 'kept.place']);
     expect(faults.find(({ path }) => path === 'kept.grams')?.allowed).toMatch(/20/);
     expect(await list()).toEqual(before);
-    expect((await kitchen.send('PUT', `/api/kept/${randomUUID()}`, NECK)).status).toBe(404);
+    expect((await kitchen.send('PUT', `/api/kept/${randomUUID()}`, KEPT_NECK)).status).toBe(404);
   });
 
   test('is in a backup, and comes back with it; a backup of before it has none', async () => {
     const id = randomUUID();
-    await keep(id, { ...NECK, name: 'the one in the backup' });
+    await keep(id, { ...KEPT_NECK, name: 'the one in the backup' });
     const backup = (await kitchen.send('GET', '/api/backup')).body as { tables: Record<string, unknown[]> };
     const kept = (await list()).find((one) => one.id === id)?.kept as Kept;
     await kitchen.send('PUT', `/api/kept/${id}`, { ...kept, gone: 'thrown' });
@@ -63,7 +53,7 @@ describe('what is left', () => {
   });
 
   test('three days in the fridge, two months in the freezer (USDA FSIS cold storage chart; from memory)', () => {
-    expect(keptUntil({ place: 'fridge', since: NECK.since })).toBe('2026-12-06T21:00:00+01:00');
-    expect(keptUntil(NECK).slice(0, 10)).toBe('2027-02-01');
+    expect(keptUntil({ place: 'fridge', since: KEPT_NECK.since })).toBe('2026-12-06T21:00:00+01:00');
+    expect(keptUntil(KEPT_NECK).slice(0, 10)).toBe('2027-02-01');
   });
 });

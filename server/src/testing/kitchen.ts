@@ -14,6 +14,17 @@ export const OXTAIL = {
   meat: { cut: 'beef-oxtail', form: 'pieces', grams: 1500 },
 };
 
+/** Something left of a meal, frozen. */
+export const KEPT_NECK = {
+  name: 'braised goat neck',
+  cut: 'goat-neck',
+  portions: 3,
+  grams: 1200,
+  pieceCm: 3,
+  place: 'freezer',
+  since: '2026-12-03T21:00:00+01:00',
+} as const;
+
 /** A real server on loopback with a folder of its own, for a test. */
 export interface TestKitchen extends Running {
   readonly folder: string;

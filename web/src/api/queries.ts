@@ -45,6 +45,8 @@ export const keys = {
   rehearsals: ['rehearsals'] as const,
   learnt: ['learnt'] as const,
   log: ['log'] as const,
+  keptDishes: ['kept-dishes'] as const,
+  keptBackups: ['kept-backups'] as const,
 };
 
 export const useBraises = (): UseQueryResult<BraiseSummary[]> =>

@@ -8,7 +8,6 @@ import {
   WARM_WAYS,
   type Forecast,
   type Plan,
-  type WarmWay,
 } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
@@ -17,7 +16,7 @@ import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { clockTime, dayWord } from '../shared/words';
+import { clockTime, dayWord, WARM_WORDS } from '../shared/words';
 import type { Edit } from './station';
 
 const SAME_EVENING = 0;
@@ -29,12 +28,6 @@ const WHEN = [
   { value: 48, label: 'two evenings after' },
   { value: 72, label: 'three evenings after' },
 ];
-const WAYS: Readonly<Record<WarmWay, string>> = {
-  stove: 'on the hob',
-  oven: 'covered in the oven',
-  pressure: 'under pressure',
-};
-
 interface Props {
   readonly plan: Plan;
   readonly forecast: Forecast;
@@ -154,7 +147,7 @@ function KeptUntil({
               const minutes = ways[value];
               return {
                 value,
-                label: `${WAYS[value]}${minutes === null ? ': too little liquid' : `, ${Math.round(minutes)} min`}`,
+                label: `${WARM_WORDS[value]}${minutes === null ? ': too little liquid' : `, ${Math.round(minutes)} min`}`,
                 disabled: minutes === null,
               };
             })}

@@ -5,6 +5,7 @@ import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
 import { wallClockOf } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
+import './kept-list.css';
 import { useKeptActions } from './use-kept';
 
 /** What of a meal is left, and where it goes: one press. */
@@ -53,13 +54,14 @@ export function KeepLeft({
     }
   };
   return (
-    <div className="after-left" role="group" aria-label="What is left">
+    <div className="kept-choose" role="group" aria-label="What is left">
       <span>What is left:</span>
       <NumberInput
         aria-label="Portions left"
         min={LIMITS.servings.min}
         max={LIMITS.servings.max}
         value={portions}
+        style={{ width: 72 }}
         onChange={(value) => value !== null && setPortions(Math.round(value))}
       />
       <span>{portions === 1 ? 'portion' : 'portions'}, into the</span>

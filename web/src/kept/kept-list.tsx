@@ -1,22 +1,17 @@
 import type { StoredKept } from '@hervir/contract';
-import { aheadText, keptCaution, keptUntil, WARM_WAYS, type AheadTask, type Kept, type WarmWay } from '@hervir/core';
+import { aheadText, keptCaution, keptUntil, WARM_WAYS, type AheadTask, type Kept } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { AheadWhen } from '../shared/ahead-list';
+import { AheadRow } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
+import { useUndo } from '../shared/use-undo';
 import { useUnits } from '../shared/use-units';
-import { counted, longDay, wallClockOf } from '../shared/words';
+import { counted, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
 import './kept-list.css';
 import { useKept, useKeptActions } from './use-kept';
-
-const WAYS: Readonly<Record<WarmWay, string>> = {
-  stove: 'warmed on the hob',
-  oven: 'covered in the oven',
-  pressure: 'under pressure',
-};
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -39,6 +34,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
   const { print } = useUnits();
   const actions = useKeptActions();
   const { message } = App.useApp();
+  const undo = useUndo();
   const [choosing, setChoosing] = useState(false);
   const { name, portions, grams, place, since, eatAt, warm } = kept;
   const until = keptUntil(kept);
@@ -46,31 +42,12 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
   const save = async (next: Partial<Kept>, said?: string): Promise<void> => {
     try {
       await actions.save(id, { ...kept, ...next });
-      if (said === undefined) return;
-      void message.open({
-        key: id,
-        duration: 12,
-        content: (
-          <span>
-            {said}{' '}
-            <Button
-              size="small"
-              onClick={() => {
-                message.destroy(id);
-                void save(kept);
-              }}
-            >
-              Undo
-            </Button>
-          </span>
-        ),
-      });
+      if (said !== undefined) undo(id, said, () => void save(kept));
     } catch (error) {
       void message.error(error instanceof Error ? error.message : String(error));
     }
   };
   const choose = choosing ? 'Not now' : eatAt === null ? 'Eat it' : 'Another time';
-  const other = place === 'fridge' ? 'freezer' : 'fridge';
   return (
     <li className="card" aria-label={name}>
       <p>
@@ -106,7 +83,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
           <Select
             aria-label="Warmed how"
             value={warm}
-            options={WARM_WAYS.map((value) => ({ value, label: WAYS[value] }))}
+            options={WARM_WAYS.map((value) => ({ value, label: WARM_WORDS[value] }))}
             onChange={(value) => void save({ warm: value })}
           />
         </div>
@@ -137,7 +114,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
         {place === 'fridge' && (
           <Button
             aria-label={`Freeze it: ${name}`}
-            onClick={() => void save({ place: other, since: wallClockOf(now) }, `${name} is in the freezer.`)}
+            onClick={() => void save({ place: 'freezer', since: wallClockOf(now) }, `${name} is in the freezer.`)}
           >
             Freeze it
           </Button>
@@ -168,23 +145,13 @@ function KeptTasks({
   return (
     <div className="ahead">
       <ul className="ahead-list">
-        {found.value.map((task) => {
-          const caution = keptCaution(task);
-          return (
-            <li key={task.id}>
-              <AheadWhen task={task} now={now} />
-              <span className="ahead-what">
-                {aheadText(task)}
-                {caution !== null && <small className="caution-source">{caution}</small>}
-              </span>
-              <span className="ahead-press">
-                <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
-                  Done
-                </Button>
-              </span>
-            </li>
-          );
-        })}
+        {found.value.map((task) => (
+          <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task)}>
+            <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
+              Done
+            </Button>
+          </AheadRow>
+        ))}
       </ul>
     </div>
   );

@@ -2,13 +2,11 @@ import type { StoredKept } from '@hervir/contract';
 import type { Kept } from '@hervir/core';
 import { useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { newId, request } from '../api/client';
-
-/** Apart from the backups that are kept. */
-const KEY = ['kept-dishes'] as const;
+import { keys } from '../api/queries';
 
 /** What is left of meals and still there. */
 export const useKept = (): UseQueryResult<StoredKept[]> =>
-  useQuery({ queryKey: KEY, queryFn: () => request<StoredKept[]>('GET', '/kept') });
+  useQuery({ queryKey: keys.keptDishes, queryFn: () => request<StoredKept[]>('GET', '/kept') });
 
 export interface KeptActions {
   keep(kept: Kept): Promise<void>;
@@ -18,7 +16,7 @@ export interface KeptActions {
 /** What can be done with it. Each throws what the server said. */
 export function useKeptActions(): KeptActions {
   const client = useQueryClient();
-  const done = (): Promise<void> => client.invalidateQueries({ queryKey: KEY });
+  const done = (): Promise<void> => client.invalidateQueries({ queryKey: keys.keptDishes });
   return {
     async keep(kept) {
       await request('POST', '/kept', { id: newId(), kept });

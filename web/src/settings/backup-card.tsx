@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { App, Button, Modal, Upload } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
-import { queryClient } from '../api/queries';
+import { keys, queryClient } from '../api/queries';
 import { longDay } from '../shared/words';
 import { FileFaults } from './file-faults';
 
@@ -35,7 +35,7 @@ export function BackupCard(): ReactNode {
     queryFn: () => request<{ folder: string }>('GET', '/backup/where'),
     staleTime: Infinity,
   });
-  const kept = useQuery({ queryKey: ['kept'], queryFn: () => request<KeptBackup[]>('GET', '/backup/kept') });
+  const kept = useQuery({ queryKey: keys.keptBackups, queryFn: () => request<KeptBackup[]>('GET', '/backup/kept') });
   const [found, setFound] = useState<{ readonly source: Source; readonly preview: BackupPreview } | null>(null);
   const [wrong, setWrong] = useState<Error | null>(null);
   const [busy, setBusy] = useState<'looking' | 'restoring' | null>(null);

@@ -21,7 +21,7 @@ function withDone(plan: Plan, id: string, at: string | null): Plan {
 }
 
 /** When something is done: the day first, for the hour says little days before. */
-export function AheadWhen({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
+function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
   if (task.doneAt !== null) {
     return (
       <span className="ahead-when done">
@@ -54,6 +54,34 @@ export function AheadWhen({ task, now }: { readonly task: AheadTask; readonly no
   );
 }
 
+/** One thing with its day and hour, what it is, and what can be pressed. */
+export function AheadRow({
+  task,
+  now,
+  caution,
+  late,
+  children,
+}: {
+  readonly task: AheadTask;
+  readonly now: Date;
+  readonly caution: string | null;
+  /** What it means that it was not done in time. */
+  readonly late?: ReactNode;
+  readonly children: ReactNode;
+}): ReactNode {
+  return (
+    <li>
+      <When task={task} now={now} />
+      <span className="ahead-what">
+        {aheadText(task)}
+        {caution !== null && <small className="caution-source">{caution}</small>}
+        {late}
+      </span>
+      <span className="ahead-press">{children}</span>
+    </li>
+  );
+}
+
 /** What is done before the evening: each with its day and hour, done with one press; what is late says what it means. */
 export function AheadList({ plan, tasks, startAt, now, onChange }: Props): ReactNode {
   const late = new Map(
@@ -64,35 +92,32 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
       <ul className="ahead-list">
         {tasks.map((task) => {
           const missed = late.get(task.id);
-          const caution = aheadCaution(task);
           return (
-            <li key={task.id}>
-              <AheadWhen task={task} now={now} />
-              <span className="ahead-what">
-                {aheadText(task)}
-                {caution !== null && <small className="caution-source">{caution}</small>}
-                {missed && <Verdict tone="watch">{missedText(missed)}</Verdict>}
-              </span>
-              <span className="ahead-press">
-                {missed && missed.plan !== plan && (
-                  <Button
-                    aria-label={`Reckon with it: ${missedText(missed)}`}
-                    onClick={() => onChange(() => missed.plan)}
-                  >
-                    Reckon with it
-                  </Button>
-                )}
+            <AheadRow
+              key={task.id}
+              task={task}
+              now={now}
+              caution={aheadCaution(task)}
+              late={missed && <Verdict tone="watch">{missedText(missed)}</Verdict>}
+            >
+              {missed && missed.plan !== plan && (
                 <Button
-                  type={task.doneAt === null && !missed ? 'primary' : 'default'}
-                  aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
-                  onClick={() =>
-                    onChange((before) => withDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
-                  }
+                  aria-label={`Reckon with it: ${missedText(missed)}`}
+                  onClick={() => onChange(() => missed.plan)}
                 >
-                  {task.doneAt === null ? 'Done' : 'Not done'}
+                  Reckon with it
                 </Button>
-              </span>
-            </li>
+              )}
+              <Button
+                type={task.doneAt === null && !missed ? 'primary' : 'default'}
+                aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
+                onClick={() =>
+                  onChange((before) => withDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
+                }
+              >
+                {task.doneAt === null ? 'Done' : 'Not done'}
+              </Button>
+            </AheadRow>
           );
         })}
       </ul>

@@ -8,6 +8,7 @@ import {
   type Grade,
   type Species,
   type Target,
+  type WarmWay,
   TENDER_CUTS,
 } from '@hervir/core';
 import dayjs from 'dayjs';
@@ -59,6 +60,13 @@ export const WANTED_WORDS: Readonly<Record<Target, string>> = {
   fork: GRADE_WORDS.fork,
   pulls: GRADE_WORDS.pulls,
   shreds: 'falls into shreds',
+};
+
+/** How something cooked is warmed on another day. */
+export const WARM_WORDS: Readonly<Record<WarmWay, string>> = {
+  stove: 'on the hob',
+  oven: 'covered in the oven',
+  pressure: 'under pressure',
 };
 
 const ANIMALS: Readonly<Record<Species, string>> = { beef: 'Beef', pork: 'Pork', lamb: 'Lamb', goat: 'Goat' };

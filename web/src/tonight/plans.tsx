@@ -1,10 +1,11 @@
 import type { BraiseSummary } from '@hervir/contract';
 import { cutById, cutTitle, printDuration } from '@hervir/core';
-import { App, Button, Input, Modal } from 'antd';
+import { App, Input, Modal } from 'antd';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useBraises, usePlanActions } from '../api/queries';
 import { Trouble } from '../shared/trouble';
+import { useUndo } from '../shared/use-undo';
 import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
 import { mealWords } from '../shared/meal-words';
@@ -140,30 +141,13 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
   const { print } = useUnits();
   const actions = usePlanActions();
   const { message } = App.useApp();
+  const undo = useUndo();
   const [menuAsked, setMenuAsked] = useState(false);
   const sorry = (error: unknown): void => void message.error(error instanceof Error ? error.message : String(error));
 
   const remove = async (): Promise<void> => {
     await actions.remove(plan.id);
-    const key = `removed-${plan.id}`;
-    void message.open({
-      key,
-      duration: 12,
-      content: (
-        <span>
-          {plan.name} is put away.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              message.destroy(key);
-              actions.restore(plan.id).catch(sorry);
-            }}
-          >
-            Undo
-          </Button>
-        </span>
-      ),
-    });
+    undo(`removed-${plan.id}`, `${plan.name} is put away.`, () => void actions.restore(plan.id).catch(sorry));
   };
 
   return (

@@ -228,17 +228,20 @@ export function evening(asked: Plan, before: CurvePoint[] = []): Evening {
   return closing(resolved, main, staging);
 }
 
-/** What becomes of a braise that is cooked ahead, from the pot that its last stage leaves. */
-function untilEaten(plan: Plan, { run, ready }: First, { open }: Later, ways?: readonly WarmWay[]): NextDay {
+/** Every cut as the last stage leaves it, in the pot or under foil. */
+function cutsAfter(plan: Plan, { run, ready }: First, { open }: Later): FromThePot[] {
   let seen = 0;
-  const cuts = meatsOf(plan).map(({ goesIn = 'start', ...meat }, i): FromThePot => {
+  return meatsOf(plan).map(({ goesIn = 'start', ...meat }, i) => {
     const piece = goesIn === 'start' ? (ready.cuts[seen]?.piece ?? ready.piece) : pieceOf(meat);
     if (goesIn === 'start') seen += 1;
     const at = open.inPot.indexOf(i);
     return { meat, piece, body: (at >= 0 ? open.pot.bodies[at] : open.outside.get(i)) ?? run.piece };
   });
-  return nextDay(plan, open.pot, cuts, ways);
 }
+
+/** What becomes of a braise that is cooked ahead, from the pot that its last stage leaves. */
+const untilEaten = (plan: Plan, main: First, after: Later, ways?: readonly WarmWay[]): NextDay =>
+  nextDay(plan, after.open.pot, cutsAfter(plan, main, after), ways);
 
 /** What the first cut goes through after the first opening: the stages that it is in for. */
 const throughFirstCut = ({ done }: Later): Stretch[] =>
@@ -277,15 +280,12 @@ function asPlanned(plan: Plan, staging: Staging): Staging {
 
 function closing(resolved: Plan, main: First, found: Staging): Evening {
   const after = laterStages(resolved, main.run, minutesIn(found));
-  const { run, ready } = main;
+  const { run } = main;
   const { open, done } = after;
   const cuts = meatsOf(resolved);
   const { boilingC } = run.pot.build;
-  const bodyOf = (i: number): CookingBody | undefined => {
-    const at = open.inPot.indexOf(i);
-    return at >= 0 ? open.pot.bodies[at] : open.outside.get(i);
-  };
-  const kept = resolved.cookAhead === undefined ? null : untilEaten(resolved, main, after);
+  const left = cutsAfter(resolved, main, after);
+  const kept = resolved.cookAhead === undefined ? null : nextDay(resolved, open.pot, left);
   const eaten = (body: CookingBody): CookingBody => {
     if (kept === null) return body;
     const warmed = body.clone();
@@ -296,14 +296,14 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
   const stayed = done.length > 0 && open.inPot.includes(0);
   const chances: Chance[] = [main.odds, ...main.otherOdds].map((odds) => odds.chance(main.pressureMinutes));
   let seen = 0;
-  const meats = cuts.map(({ goesIn = 'start', ...meat }, i): DoneMeat => {
-    const piece = goesIn === 'start' ? (ready.cuts[seen]?.piece ?? ready.piece) : pieceOf(meat);
+  const meats = left.map(({ meat, piece, body: asLeft }, i): DoneMeat => {
+    const { goesIn = 'start' } = cuts[i] ?? {};
     const chance =
       goesIn === 'start'
         ? chances[seen]
         : chanceThrough(planOf(resolved, meat), piece, [...throughLater(done, i), ...(kept?.history ?? [])]);
     if (goesIn === 'start') seen += 1;
-    const body = eaten(bodyOf(i) ?? run.piece);
+    const body = eaten(asLeft);
     const inPot = open.inPot.includes(i);
     const { restMinutes } = resolved.finish;
     const foil =
@@ -312,7 +312,7 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
         : { minutes: laterMinutes + restMinutes, coreC: coreUnderFoil(body.clone(), restMinutes, resolved, boilingC) };
     return { meat, piece, body, chance: chance ?? { short: 1, at: 0, past: 0 }, foil, inPot };
   });
-  const piece = eaten(stayed ? (bodyOf(0) ?? run.piece) : run.piece);
+  const piece = eaten(stayed ? (left[0]?.body ?? run.piece) : run.piece);
   return {
     ...main,
     resolved,

@@ -1,6 +1,6 @@
 import type { AheadTask } from '../../clock/ahead';
 import type { ReasonFact } from '../../words/reason-words';
-import type { ScheduledTask } from '../../clock/schedule';
+import type { DatedSchedule } from '../../clock/schedule';
 import type { Piece } from '../../meat/piece';
 import type { Grade } from '../../meat/tenderness';
 import type { Plan } from '../../plan/plan';
@@ -120,13 +120,7 @@ export interface Forecast {
   readonly yield: Yield;
   readonly leftovers: Leftovers;
   /** Of the evening it is cooked: it ends on the table, or, where it is cooked ahead, in the fridge. */
-  readonly clock: {
-    readonly startAt: string | null;
-    readonly eatAt: string | null;
-    readonly totalMinutes: number;
-    readonly handsOnMinutes: number;
-    readonly tasks: readonly ScheduledTask[];
-  };
+  readonly clock: DatedSchedule;
   /** Where it is cooked ahead: how it is cooled, kept and warmed, and the clock of the day it is eaten. */
   readonly nextDay: NextDayForecast | null;
   /** What is to be done before the evening, the earliest first. */

@@ -245,7 +245,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
   const ends = endsOf(method, portions);
   const cuts = cutsFor(found, portions, method);
   const core = meat.coreCookValue;
-  const kept = nextDayFor(found, method, said, plan.finish.skim ? sauce.skimMl : 0);
+  const kept = nextDayFor(found, method, said, sauce.skimMl);
   const partial = {
     format: 'hervir/forecast',
     version: 2,

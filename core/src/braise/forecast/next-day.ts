@@ -1,4 +1,4 @@
-import type { ScheduledTask } from '../../clock/schedule';
+import type { DatedSchedule } from '../../clock/schedule';
 import { isPulled, WARM_WAYS, type Meat, type Plan, type WarmWay } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
 import { meatsOf } from '../../plan/meats';
@@ -9,6 +9,7 @@ import type { CookingBody } from '../../physics/cooking-body';
 import type { Pot } from '../../pot/pot-model';
 import { rideAlong, type Stretch } from '../../pot/pressure-run';
 import { coolStew, iceForBath, type Cooling } from '../../stations/cooling';
+import { BATHS } from '../../stations/leftovers';
 import { KEPT_C, warmThrough, type Warmed } from '../../stations/warm-through';
 
 /** As hot as it comes into its containers, under boiling, K: it has stood open while they were filled. From memory. */
@@ -16,8 +17,8 @@ const POURED_UNDER_BOILING_K = 10;
 /** A joint that cools too slowly is cut into slices so thick first, cm; what is smaller is not. Common practice. */
 const SLICE_CM = 3;
 const JOINT_CM = 6;
-/** In ice water first, minutes: the shortest that keeps the hours. */
-const BATHS = [0, 15, 30, 45, 60, 75, 90];
+/** In ice water first, minutes, the shortest that keeps the hours: hot from the pot it may take more than what is left of a meal. */
+const HOT_BATHS = [...BATHS, 75, 90];
 
 /** How a braise that is cooked ahead is cooled, kept and warmed. */
 export interface NextDayFacts {
@@ -47,13 +48,7 @@ export interface NextDayForecast extends NextDayFacts {
   readonly fatMl: number;
   /** When the cook's own work is over and it is in the fridge; null where dinner has no time. */
   readonly readyAt: string | null;
-  readonly clock: {
-    readonly startAt: string | null;
-    readonly eatAt: string | null;
-    readonly totalMinutes: number;
-    readonly handsOnMinutes: number;
-    readonly tasks: readonly ScheduledTask[];
-  };
+  readonly clock: DatedSchedule;
 }
 
 /** A cut as the pot leaves it. */
@@ -83,7 +78,7 @@ function cooled(
   body: CookingBody | undefined,
 ): Pick<NextDayFacts, 'bathMinutes' | 'cooling'> & { history: Stretch[] } {
   let found: ReturnType<typeof cooled> | null = null;
-  for (const bathMinutes of BATHS) {
+  for (const bathMinutes of HOT_BATHS) {
     const history: Stretch[] = [];
     const cooling = coolStew(depthCm, bathMinutes, {
       fromC,

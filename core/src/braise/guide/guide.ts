@@ -1,4 +1,5 @@
 import { gradeOf, leastGrade } from '../../meat/tenderness';
+import type { DatedSchedule } from '../../clock/schedule';
 import { spareOf } from '../../clock/spare';
 import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
@@ -22,7 +23,7 @@ const NO_WAIT = 0.05;
 /** The evening it is cooked, or, where it is cooked ahead, the day it is warmed and eaten. */
 export type GuidePart = 'evening' | 'day';
 
-function partOf(f: Forecast, part: GuidePart): { blocks: readonly Block[]; clock: Forecast['clock'] } {
+function partOf(f: Forecast, part: GuidePart): { blocks: readonly Block[]; clock: DatedSchedule } {
   if (part === 'evening') return { blocks: f.method.blocks, clock: f.clock };
   if (f.nextDay === null) throw new RangeError('this plan is eaten the day it is cooked');
   return { blocks: f.method.day, clock: f.nextDay.clock };
