@@ -6,6 +6,7 @@ import {
   FAULTS,
   GONE,
   GRADES,
+  GUIDE_PARTS,
   GUIDE_ALARMS,
   guideFromV1,
   SECTIONS,
@@ -80,6 +81,7 @@ const guideCore = {
   eatAt: wallClock.nullable(),
   wanted: z.enum(GRADES),
   electric: z.boolean(),
+  part: z.enum(GUIDE_PARTS).optional(),
 };
 
 function guideOfSteps<S extends z.ZodType, T extends z.ZodType, V extends number>(version: V, step: S, trackStep: T) {

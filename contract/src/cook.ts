@@ -2,6 +2,7 @@ import {
   COOK_EVENTS,
   TROUBLES,
   GRADES,
+  GUIDE_PARTS,
   LIMITS,
   WEIGHED,
   type CookEvent,
@@ -118,6 +119,8 @@ export const startCookSchema = z.strictObject({
   id,
   braiseId: id.optional(),
   plan: z.unknown().optional(),
+  /** Of a plan that is cooked ahead: its own evening, or the day it is warmed and eaten. */
+  part: z.enum(GUIDE_PARTS).default('evening'),
   /** Warnings of the plan that the cook has read, by their codes. */
   acknowledged: z.array(text(60, 1)).max(20).default([]),
   /** Id of its first event, so that a repeated send begins one cook. */

@@ -23,8 +23,8 @@ export const MOISTNESS = ['dry', 'moist', 'very-moist'] as const;
 export const SAUCES = ['thin', 'right', 'thick'] as const;
 /** How a vegetable came out. */
 export const VEGETABLE_OUTCOMES = ['raw', 'crisp', 'right', 'soft', 'gone'] as const;
-/** Where an entry of the log comes from. */
-export const SOURCES = ['cooked', 'by-hand', 'imported'] as const;
+/** Where an entry of the log comes from: a cook, the day of what was cooked ahead, or not from the pot at all. */
+export const SOURCES = ['cooked', 'warmed', 'by-hand', 'imported'] as const;
 /** How a cook came out against what was wanted. */
 export const RESULTS = ['short', 'as-wanted', 'past', 'unknown'] as const;
 export type Result = (typeof RESULTS)[number];
@@ -64,6 +64,8 @@ export const logEntrySchema = z.strictObject({
   grade: z.enum(GRADES).nullable(),
   /** What it found first, where that was something else: the lid went back on. What is learnt is learnt from this. */
   firstGrade: z.enum(GRADES).nullable().optional(),
+  /** What was enough at the check, where that is less than is wanted: cooled and warmed, what is cooked ahead goes on. */
+  enough: z.enum(GRADES).optional(),
   boughtG: grams,
   trimmedG: grams.nullable(),
   cookedG: grams.nullable(),
@@ -277,9 +279,13 @@ export const readLearntChange = (input: unknown): Read<z.output<typeof learntCha
 /**
  * How a cook came out against what was wanted: the six grades against the target's band.
  *
+ * @param enough the least grade that will do, where that is less than the target's
  * @example resultOf('slices', 'fork') // 'short'
+ * @example resultOf('slices', 'fork', 'slices') // 'as-wanted'
  */
-export function resultOf(grade: Grade | null, wanted: (typeof TARGETS)[number]): Result {
+export function resultOf(grade: Grade | null, wanted: (typeof TARGETS)[number], enough?: Grade): Result {
   if (grade === null) return 'unknown';
-  return againstTarget(grade, wanted);
+  const against = againstTarget(grade, wanted);
+  const willDo = enough !== undefined && GRADES.indexOf(grade) >= GRADES.indexOf(enough);
+  return against === 'short' && willDo ? 'as-wanted' : against;
 }

@@ -139,6 +139,62 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     await kitchen.asks('DELETE', `/braises/${id}`);
   });
 
+  test('its day is cooked step by step: begun from Tonight, served, closed, and in the log as what it was', async () => {
+    // At the pot the clock is the kitchen's: this dinner is soon by it.
+    const hence = (hours: number): string => new Date(Date.now() + hours * 3_600_000).toISOString();
+    const name = `Its day at ${width}`;
+    const plan = {
+      ...PLAN,
+      name,
+      grains: [],
+      meat: { cut: 'beef-chuck', form: 'chunks', grams: 1500 },
+      vegetables: [{ vegetable: 'carrot', grams: 400 }],
+      cookAhead: { hours: 24 },
+      serveAt: hence(3),
+      aheadDone: { cook: hence(-22) },
+    };
+    const { id } = await kitchen.asks<{ id: string }>('POST', '/braises', { id: randomUUID(), plan });
+    const person = await Person.at(kitchen.browser, kitchen.server.address, {
+      width,
+      height: width < 500 ? 844 : 800,
+    });
+    await person.goes('/');
+    await person.presses('button', /^Start: Lift the fat off the beef chuck/);
+    const title = (): Promise<string> => person.page.$eval('h1.now-title', ({ textContent }) => textContent);
+    const seen: string[] = [];
+    await person.page.waitForSelector('h1.now-title');
+    for (let i = 0; i < 40 && !seen.at(-1)?.startsWith('On the table'); i += 1) {
+      const before = await title();
+      seen.push(before);
+      if (before.startsWith('On the table')) break;
+      if (before.includes('74 °C')) await person.reads(/To 74 °C in the middle, and only once/);
+      await person.pressesBig();
+      await person.page.waitForFunction(
+        (old: string) => document.querySelector('h1.now-title')?.textContent !== old,
+        {},
+        before,
+      );
+    }
+    expect(seen.join(' | ')).toMatch(/Lift the fat off.*until its middle is at 74 °C.*On the table at/);
+    await person.presses('button', 'Keep it');
+    await person.reads(/in the fridge/);
+    await person.presses('button', 'Close this cook');
+    await person.reads(/warmed and eaten/);
+    // Eaten, there is nothing of it to begin any more.
+    await person.page.waitForFunction(() => !document.body.innerText.includes('begin now'));
+    const kept = await kitchen.asks<Kept>('GET', `/braises/${id}`);
+    expect(Object.keys(kept.plan.aheadDone ?? {}).sort()).toEqual(['cook', 'warm']);
+    await person.goes('/log');
+    await person.presses('link', name);
+    await person.reads(/Warm through/);
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+    for (const one of await kitchen.asks<{ id: string; kept: object }[]>('GET', '/kept')) {
+      await kitchen.asks('PUT', `/kept/${one.id}`, { ...one.kept, gone: 'eaten' });
+    }
+    await kitchen.asks('DELETE', `/braises/${id}`);
+  });
+
   test('what was frozen is chosen for a dinner, thawed, warmed and used up; thrown away by mistake it comes back', async () => {
     const name = `Braised goat neck at ${width}`;
     const kept = { name, cut: 'goat-neck', portions: 3, grams: 1200, pieceCm: 3, place: 'freezer' };

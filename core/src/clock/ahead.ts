@@ -6,6 +6,7 @@ import type { Meat, Plan } from '../plan/plan';
 import { portionAt, portionsOf, type Portion, type PortionId } from '../plan/portions';
 import { isCured } from '../stations/sear';
 import { localHour, shiftIso } from '../units/time';
+import type { GuidePart } from './guide-step';
 import type { ScheduledTask } from './schedule';
 
 /** What is done hours or days before the evening, or, where it is cooked ahead, on the day it is eaten. */
@@ -33,8 +34,9 @@ export interface AheadTask {
   readonly doneAt: string | null;
 }
 
-/** How the task of the evening itself is known among what is done. */
+/** How the task of the evening itself is known among what is done, and that of the day it is eaten. */
 const COOK_ID = 'cook';
+const WARM_ID = 'warm';
 /** What was done so long before a dinner was done for another one, days. */
 const OF_ANOTHER_DAYS = 10;
 
@@ -128,7 +130,7 @@ export function aheadOf(plan: Plan, { startAt, totalMinutes = 0, tasks, dayMinut
     minutes: number,
     until: number,
   ): AheadTask => {
-    const id = kind === 'cook' ? COOK_ID : `${kind}:${portion}`;
+    const id = kind === 'cook' ? COOK_ID : kind === 'warm' ? WARM_ID : `${kind}:${portion}`;
     const latest = until - minutes;
     const best = atGoodTime(kind, latest, startAt);
     const doneAt = doneFor(plan, id);
@@ -310,18 +312,40 @@ export function lateOnes(plan: Plan, tasks: readonly AheadTask[], startAt: strin
 export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | null => doneFor(plan, COOK_ID);
 
 /**
- * A plan whose evening is over, or where it was taken back is not.
+ * Which part of a plan is to be done next: its day, once its evening is over.
  *
- * @param at when, ISO 8601; null takes it back
- * @returns the same plan where it is eaten when it is cooked
- * @example cookedAt(withCooked({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } }, '2027-01-16T19:05:00+01:00')) // '2027-01-16T19:05:00+01:00'
+ * @returns the evening again when both are over: it is planned anew
+ * @example partAhead(plan) // 'evening'
  */
-export function withCooked(plan: Plan, at: string | null): Plan {
-  if (plan.cookAhead === undefined) return plan;
-  const others = Object.fromEntries(Object.entries(plan.aheadDone ?? {}).filter(([id]) => id !== COOK_ID));
-  if (at === null) return { ...plan, aheadDone: others };
+export const partAhead = (plan: Plan): GuidePart =>
+  plan.cookAhead !== undefined && cookedAt(plan) !== null && doneFor(plan, WARM_ID) === null ? 'day' : 'evening';
+
+/**
+ * A plan with one thing of the days said to be done, or taken back.
+ *
+ * @param id of the {@link AheadTask}
+ * @param at when, ISO 8601; null takes it back
+ * @example cookedAt(withAheadDone(plan, 'cook', '2027-01-16T19:05:00+01:00')) // '2027-01-16T19:05:00+01:00'
+ */
+export function withAheadDone(plan: Plan, id: string, at: string | null): Plan {
+  const others = Object.entries(plan.aheadDone ?? {}).filter(([one]) => one !== id);
+  if (at === null) return { ...plan, aheadDone: Object.fromEntries(others) };
   // By the clock on the kitchen's wall, as all of a plan is.
   const { serveAt } = plan;
   const local = serveAt === null ? at : shiftIso(serveAt, (Date.parse(at) - Date.parse(serveAt)) / 60_000);
-  return { ...plan, aheadDone: { ...others, [COOK_ID]: local } };
+  return { ...plan, aheadDone: { ...Object.fromEntries(others), [id]: local } };
+}
+
+/**
+ * A plan that is cooked ahead when one of its two parts is over, or, taken back, is not.
+ *
+ * @param part which of them
+ * @param at when, ISO 8601; null takes it back
+ * @returns the same plan where nothing is to be said: it is eaten when it is cooked, or nothing was said before
+ * @example cookedAt(withPartOver({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } }, 'evening', '2027-01-16T19:05:00+01:00')) // '2027-01-16T19:05:00+01:00'
+ */
+export function withPartOver(plan: Plan, part: GuidePart, at: string | null): Plan {
+  const id = part === 'evening' ? COOK_ID : WARM_ID;
+  const said = plan.aheadDone?.[id] !== undefined;
+  return plan.cookAhead === undefined || (at === null && !said) ? plan : withAheadDone(plan, id, at);
 }

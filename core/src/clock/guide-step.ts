@@ -31,6 +31,17 @@ export type SectionId = (typeof SECTIONS)[number];
 export const BROUGHT_IN_BY = ['again', 'burn', 'boils-dry', 'power-cut', 'pin-will-not-rise'] as const;
 export type BroughtInBy = (typeof BROUGHT_IN_BY)[number];
 
+/** The evening it is cooked, or, where it is cooked ahead, the day it is warmed and eaten. */
+export const GUIDE_PARTS = ['evening', 'day'] as const;
+export type GuidePart = (typeof GUIDE_PARTS)[number];
+
+/**
+ * Whether a cook is the day of what was cooked ahead: nothing comes under pressure to get tender in it.
+ *
+ * @example isTheDay({}) // false
+ */
+export const isTheDay = ({ part }: { readonly part?: GuidePart | undefined }): boolean => part === 'day';
+
 /**
  * Whether a cook ends in the fridge: what is cooked ahead is eaten another day.
  *
@@ -118,6 +129,8 @@ export interface AgainSteps {
 export interface Guide {
   readonly format: 'hervir/guide';
   readonly version: 2;
+  /** Of a plan that is cooked ahead; a guide that does not say is the evening's. */
+  readonly part?: GuidePart | undefined;
   readonly steps: readonly GuideStep[];
   readonly tracks: readonly GuideTrack[];
   readonly again: AgainSteps;

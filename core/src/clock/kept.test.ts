@@ -2,7 +2,7 @@ import { DEFAULT_COOKER } from '../plan/defaults';
 import { keptTasks, keptUntil, thawKept, warmKept, type Kept } from './kept';
 import { meatFor } from '../stations/plate';
 import { CUTS } from '../larder/cuts';
-import { cookedAt, withCooked } from './ahead';
+import { cookedAt, withPartOver } from './ahead';
 import { planFor } from '../testing/fixtures';
 
 const NECK: Kept = {
@@ -78,14 +78,16 @@ describe('an evening that is over', () => {
   };
 
   test('is known by the clock on the wall, and taken back', () => {
-    const over = withCooked(plan, '2027-01-16T18:05:00.000Z');
+    const over = withPartOver(plan, 'evening', '2027-01-16T18:05:00.000Z');
     expect(cookedAt(over)).toBe('2027-01-16T19:05:00+01:00');
-    expect(cookedAt(withCooked(over, null))).toBeNull();
-    expect(withCooked({ ...plan, cookAhead: undefined }, '2027-01-16T18:05:00.000Z').aheadDone).toBeUndefined();
+    expect(cookedAt(withPartOver(over, 'evening', null))).toBeNull();
+    expect(
+      withPartOver({ ...plan, cookAhead: undefined }, 'evening', '2027-01-16T18:05:00.000Z').aheadDone,
+    ).toBeUndefined();
   });
 
   test('what was done for a dinner of last month is not done for this one', () => {
-    const over = withCooked(plan, '2026-12-16T18:05:00.000Z');
+    const over = withPartOver(plan, 'evening', '2026-12-16T18:05:00.000Z');
     expect(cookedAt(over)).toBeNull();
   });
 });

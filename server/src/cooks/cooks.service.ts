@@ -1,12 +1,13 @@
 import { MUST_BE_READ, type CookRecord, type EventsAnswer, type RefusedEvent, type StartCook } from '@hervir/contract';
 import {
-  cookedAt,
   cookState,
   endsInFridge,
-  withCooked,
+  isTheDay,
+  withPartOver,
   type CookEvent,
   type CookEventKind,
   type Forecast,
+  type GuidePart,
   type Plan,
 } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
@@ -84,10 +85,10 @@ export class CooksService {
   /**
    * Begins a cook. Sent twice with the same id, it is begun once.
    *
-   * @param plan where it is not a kept one
-   * @throws BadRequestException where a warning of the plan has not been read
+   * @param sent where it is not a kept plan
+   * @throws BadRequestException where a warning of the plan has not been read, and for the day of a plan that has none
    */
-  async start({ id, braiseId, acknowledged, startedEventId }: StartCook, sent: Plan | null): Promise<CookRecord> {
+  async start({ id, braiseId, part, acknowledged, startedEventId }: StartCook, sent: Plan | null): Promise<CookRecord> {
     const there = await this.em.fork().findOne(CookEntity, { id });
     if (there) return this.open(id);
     const braise = braiseId === undefined ? null : await this.braises.open(braiseId);
@@ -96,9 +97,14 @@ export class CooksService {
     // From then on it stays as it was, also where nothing was learnt.
     const taught = asked.learnt === undefined ? await this.learning.apply(asked) : asked;
     const plan: Plan = { ...taught, learnt: taught.learnt ?? {} };
+    if (part === 'day' && plan.cookAhead === undefined) {
+      const problem = 'this plan is eaten when it is cooked: it has no day of its own';
+      throw new BadRequestException({ faults: [{ path: 'part', problem, allowed: '"evening"' }] });
+    }
     const { units } = await this.settings.read();
-    const { forecast, guide } = await this.workers.guide(plan, units);
-    const warning = unread(forecast, acknowledged);
+    const { forecast, guide } = await this.workers.guide(plan, units, part);
+    // What is warned of is of the evening: its pot, its fill, its fond.
+    const warning = part === 'day' ? undefined : unread(forecast, acknowledged);
     if (warning) {
       throw new BadRequestException({
         faults: [
@@ -175,9 +181,10 @@ export class CooksService {
       if (events.some(({ kind }) => kind === 'finished' || kind === 'undone')) {
         const { status, finishedAt, steps } = cookState(cook.guide, await eventsOf(em, [cookId]), now);
         cook.finishedAt = status === 'finished' && finishedAt !== null ? new Date(finishedAt).toISOString() : null;
-        // One that was given up half-way is in no fridge.
+        // One that was given up half-way is in no fridge, and on no table.
         const over = steps.at(-1)?.doneAt !== null ? cook.finishedAt : null;
-        if (endsInFridge(cook.guide)) await this.putAway(em, cook.braiseId, over);
+        const part = isTheDay(cook.guide) ? 'day' : endsInFridge(cook.guide) ? 'evening' : null;
+        if (part !== null) await this.partOver(em, cook.braiseId, part, over);
       }
       const mine = known.filter((one) => one.cookId === cookId);
       const kept = [...mine, ...fresh.values()].map(stored);
@@ -192,11 +199,18 @@ export class CooksService {
     return { kept: answer.kept, refused };
   }
 
-  /** A plan that is cooked ahead knows that its evening is over, and only its day is still to come. */
-  private async putAway(em: EntityManager, braiseId: string | null, at: string | null): Promise<void> {
+  /** A plan that is cooked ahead knows which of its two parts is over: the evening, or the day it is eaten. */
+  private async partOver(
+    em: EntityManager,
+    braiseId: string | null,
+    part: GuidePart,
+    at: string | null,
+  ): Promise<void> {
     const braise = braiseId === null ? null : await em.findOne(BraiseEntity, { id: braiseId });
-    if (!braise || (at === null && cookedAt(braise.plan) === null)) return;
-    braise.plan = withCooked(braise.plan, at);
+    if (!braise) return;
+    const next = withPartOver(braise.plan, part, at);
+    if (next === braise.plan) return;
+    braise.plan = next;
     braise.revision += 1;
     braise.updatedAt = this.clock.now();
   }

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { CookRecord, EventsAnswer } from '@hervir/contract';
+import type { CookRecord, EventsAnswer, LogPage, LogRecord } from '@hervir/contract';
 import { cookedAt, cookState, type CookEvent, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
 import { Clock } from '../clock';
@@ -26,8 +26,8 @@ const begin = async (plan: unknown = PLAN, more: object = {}): Promise<CookRecor
   expect(status).toBe(201);
   return body as CookRecord;
 };
-const beginKept = async (braiseId: string): Promise<CookRecord> =>
-  (await kitchen.send('POST', '/api/cooks', { id: randomUUID(), startedEventId: randomUUID(), braiseId }))
+const beginKept = async (braiseId: string, part = 'evening'): Promise<CookRecord> =>
+  (await kitchen.send('POST', '/api/cooks', { id: randomUUID(), startedEventId: randomUUID(), braiseId, part }))
     .body as CookRecord;
 const event = (kind: string, payload: object = {}, at = new Date().toISOString()): object => ({
   id: randomUUID(),
@@ -105,6 +105,50 @@ describe('a cook on the server', () => {
     const finished = (await opened(cook.id)).events.find(({ kind }) => kind === 'finished');
     await tell(cook.id, event('undone', { event: finished?.id }));
     expect(cookedAt((await braise()).plan)).toBeNull();
+  });
+
+  test('the day of what was cooked ahead is a cook of its own; closed, its plan is eaten, and the log has both', async () => {
+    const serveAt = new Date(Date.now() + 3e6).toISOString();
+    const plan = { ...PLAN, version: 2, name: 'Warmed on Sunday', cookAhead: { hours: 24 }, serveAt };
+    const { body: kept } = await kitchen.send('POST', '/api/braises', { id: randomUUID(), plan });
+    const { id } = kept as { id: string };
+    const over = async (): Promise<Plan['aheadDone']> =>
+      ((await kitchen.send('GET', `/api/braises/${id}`)).body as { plan: Plan }).plan.aheadDone;
+    const day = await beginKept(id, 'day');
+    expect(day.guide).toMatchObject({ part: 'day', eatAt: expect.stringMatching(/^\d{4}-/) as string });
+    const moves = day.guide.steps.flatMap((step) => step.moves.map(({ kind }) => kind));
+    expect(moves).toContain('warm');
+    expect(moves).not.toContain('brown');
+    await tell(day.id, ...pressedThrough(day));
+    await tell(day.id, event('finished'));
+    expect(Object.keys((await over()) ?? {})).toEqual(['warm']);
+    const entry = async (): Promise<LogRecord['item'] | undefined> => {
+      const { body } = await kitchen.send('GET', '/api/log?text=warmed');
+      return (body as LogPage).items.find((item) => item.id === day.id);
+    };
+    let found = await entry();
+    // It is written into the log after the answer.
+    for (let i = 0; found === undefined && i < 600; i += 1) {
+      await new Promise((later) => setTimeout(later, 50));
+      found = await entry();
+    }
+    expect(found).toMatchObject({ source: 'warmed', grade: null, pressure: { planned: null, actual: null } });
+    // Said of its meat afterwards it is kept, and nothing is learnt of the pot or the animal from a day of warming.
+    const before = (await kitchen.send('GET', '/api/learning')).body;
+    await kitchen.send('PUT', `/api/log/${day.id}`, { grade: 'chewy' });
+    expect((await kitchen.send('GET', '/api/learning')).body).toEqual(before);
+    const finished = (await opened(day.id)).events.find(({ kind }) => kind === 'finished');
+    await tell(day.id, event('undone', { event: finished?.id }));
+    expect(await over()).toEqual({});
+  });
+
+  test('a plan that is eaten when it is cooked has no day of its own', async () => {
+    const asked = { id: randomUUID(), startedEventId: randomUUID(), plan: PLAN, part: 'day' };
+    expect(await kitchen.send('POST', '/api/cooks', asked)).toMatchObject({
+      status: 400,
+      body: { faults: [{ path: 'part', allowed: '"evening"' }] },
+    });
+    expect((await kitchen.send('GET', `/api/cooks/${asked.id}`)).status).toBe(404);
   });
 
   test('over the fill line is not begun before the warning has been read', async () => {

@@ -123,7 +123,8 @@ export function observeCsv({ staging, from, to }: ObserveCsv): void {
       const plan = storedPlan(JSON.parse(row.plan));
       const { grade } = entry;
       // A cook of a file teaches its cut by minutes and grade, as one added by hand.
-      const observation: Observation = grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
+      const observation: Observation =
+        grade === null || entry.source === 'warmed' ? {} : observedIn(plan, () => observeByHand(plan, grade));
       return { place, observation, tough: columnsOf(entry, plan, observation).tough };
     });
     beside.transaction(() => {

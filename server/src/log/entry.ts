@@ -3,6 +3,8 @@ import {
   cutById,
   cutTitle,
   eventsThatCount,
+  isTheDay,
+  leastGrade,
   type CookEvent,
   type CookState,
   type Forecast,
@@ -39,6 +41,8 @@ function lateBy(minutes: number): number | null {
   return minutes < SAME_EVENING.from || minutes > SAME_EVENING.to ? null : Math.round(minutes);
 }
 
+const NOT_TIMED = { planned: null, actual: null } as const;
+
 const share = (chance: number): number => Math.round(Math.min(1, Math.max(0, chance)) * 1000) / 1000;
 
 function promiseOf({ forecast: { tenderness }, inTime }: Promised): NonNullable<LogEntry['promised']> {
@@ -63,6 +67,8 @@ export function entryOf(
   const { plan } = cook;
   const f = known?.forecast ?? null;
   const took = (section: SectionId): number | null => state.took.find((one) => one.section === section)?.actual ?? null;
+  const warmed = isTheDay(cook.guide);
+  const enough = cook.guide.wanted === leastGrade(plan.target) ? undefined : cook.guide.wanted;
   const served = state.steps.at(-1)?.doneAt ?? state.finishedAt ?? state.startedAt ?? 0;
   const toPin = (): number | null => {
     const step = state.steps.find(
@@ -73,7 +79,7 @@ export function entryOf(
   };
   return {
     id: cook.id,
-    source: 'cooked',
+    source: warmed ? 'warmed' : 'cooked',
     servedAt: new Date(served).toISOString(),
     name: cook.name,
     cut: plan.meat.cut,
@@ -82,15 +88,21 @@ export function entryOf(
     wanted: plan.target,
     grade: state.grade,
     ...(first === state.grade ? {} : { firstGrade: first }),
+    ...(enough === undefined || warmed ? {} : { enough }),
     boughtG: state.weights.bought ?? plan.meat.grams,
     trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
     cookedG: state.weights.cooked ?? null,
-    pressure: { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('pressure')) },
-    toPin: { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(toPin()) },
-    release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
+    // On the day nothing is cooked under a lid but what was cooked fresh.
+    pressure: warmed
+      ? NOT_TIMED
+      : { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('pressure')) },
+    toPin: warmed ? NOT_TIMED : { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(toPin()) },
+    release: warmed
+      ? NOT_TIMED
+      : { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
     lateMinutes: lateBy(state.dinner.driftMinutes),
     burns: state.burns,
-    ...(known === null ? {} : { promised: promiseOf(known) }),
+    ...(known === null || warmed ? {} : { promised: promiseOf(known) }),
     outcome: { moistness: null, sauce: null, vegetables: {} },
     notes: state.notes
       .map(({ text }) => text)
@@ -120,7 +132,7 @@ export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation)
     cut: entry.cut,
     species: cut.species,
     cooker: entry.cooker,
-    result: resultOf(entry.grade, entry.wanted),
+    result: resultOf(entry.grade, entry.wanted, entry.enough),
     late: entry.lateMinutes,
     tough: toughOf(observation),
     grams: entry.boughtG,

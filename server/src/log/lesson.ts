@@ -18,12 +18,12 @@ export interface Lesson {
   readonly plan: Pick<Plan, 'cooker' | 'meat'>;
   readonly observation: Observation;
   readonly result: Result;
-  readonly entry: Pick<LogEntry, 'firstGrade' | 'wanted'>;
+  readonly entry: Pick<LogEntry, 'firstGrade' | 'wanted' | 'enough'>;
 }
 
 /** How a cook came out before its lid went back on: what its minutes made of the meat. */
-export const resultLearnt = ({ result, entry: { firstGrade, wanted } }: Lesson): Result =>
-  firstGrade === undefined ? result : resultOf(firstGrade, wanted);
+export const resultLearnt = ({ result, entry: { firstGrade, wanted, enough } }: Lesson): Result =>
+  firstGrade === undefined ? result : resultOf(firstGrade, wanted, enough);
 
 /** Something learnt, as it is kept. */
 export interface Taught {

@@ -1,5 +1,15 @@
 import type { LogChange, LogCharts, LogEntry, LogItem, LogPage, LogQuery, LogRecord, PastCook } from '@hervir/contract';
-import { cookState, cutById, observe, observeByHand, type Observation, type Plan } from '@hervir/core';
+import {
+  cookState,
+  cutById,
+  isTheDay,
+  observe,
+  observeByHand,
+  type CookState,
+  type Grade,
+  type Observation,
+  type Plan,
+} from '@hervir/core';
 import { EntityManager, raw, type FilterQuery } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { Subscription } from 'rxjs';
@@ -56,6 +66,11 @@ function asked(query: LogQuery): FilterQuery<LogEntryEntity> {
     where.push({ [raw((alias) => `instr(${alias}.words, ?)`, [word.toLowerCase()])]: { $gt: 0 } });
   }
   return where.length === 0 ? {} : { $and: where };
+}
+
+/** What a cook says of its meat and its pot; warmed and eaten on its day, it says nothing of either. */
+function observedOf({ plan, guide }: CookEntity, state: CookState, grade: Grade | null): Observation {
+  return isTheDay(guide) ? {} : observedIn(plan, () => observe(plan, state, grade));
 }
 
 /** The log: every finished cook, looked for, corrected, and learnt from. */
@@ -157,7 +172,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     if (!there) return;
     // Its plan is never changed: what is reckoned of it can be reckoned before anything is written.
     const reckoned =
-      there.finishedAt === null
+      there.finishedAt === null || isTheDay(there.guide)
         ? null
         : await this.workers.run('promised', {
             plan: there.plan,
@@ -176,7 +191,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       const events = await eventsOf(em, [id]);
       const state = cookState(cook.guide, events, Date.parse(cook.finishedAt));
       const grade = firstGrade(events);
-      const observation = observedIn(cook.plan, () => observe(cook.plan, state, grade));
+      const observation = observedOf(cook, state, grade);
       const fresh = entryOf(cook, reckoned?.ok === true ? reckoned.value : null, state, grade);
       // What was said of it afterwards stays.
       const entry = before ? { ...fresh, outcome: before.entry.outcome } : fresh;
@@ -294,7 +309,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     if (!cook) return grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
     const events = await eventsOf(em, [id]);
     const state = cookState(cook.guide, events, Date.parse(cook.finishedAt ?? cook.startedAt));
-    return observedIn(plan, () => observe(cook.plan, state, grade));
+    return observedOf(cook, state, grade);
   }
 
   /** Takes a cook out of the log, with all that happened in it and what was learnt from it. */

@@ -14,6 +14,7 @@ import {
   type Cooker,
   type Forecast,
   type Guide,
+  type GuidePart,
   type Kitchen,
   type LearntRow,
   type Plan,
@@ -61,11 +62,11 @@ export const promised = ({
     return { forecast: found, inTime: chanceBy(dinnerOdds(found), -late) };
   });
 
-/** A forecast with the guide through its cook. */
-export const guide = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Reckoned> =>
+/** A forecast with the guide through its cook, or through the day it is eaten. */
+export const guide = ({ plan, units, part }: { plan: Plan; units: UnitSystem; part: GuidePart }): Read<Reckoned> =>
   reckoned(() => {
     const found = forecastNow(plan, units);
-    return { forecast: found, guide: guideOf(found, printerFor(units)) };
+    return { forecast: found, guide: guideOf(found, printerFor(units), part) };
   });
 
 /** What a cook begins with. */

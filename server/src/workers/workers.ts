@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import type { Read } from '@hervir/contract';
-import type { Forecast, Plan, UnitSystem } from '@hervir/core';
+import type { Forecast, GuidePart, Plan, UnitSystem } from '@hervir/core';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';
@@ -85,8 +85,8 @@ export class Workers implements OnModuleDestroy {
   }
 
   /** @throws BadRequestException with the field for which a plan cannot be reckoned */
-  async guide(plan: Plan, units: UnitSystem): Promise<jobs.Reckoned> {
-    return orBadRequest(await this.run('guide', { plan, units }));
+  async guide(plan: Plan, units: UnitSystem, part: GuidePart = 'evening'): Promise<jobs.Reckoned> {
+    return orBadRequest(await this.run('guide', { plan, units, part }));
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -1,4 +1,4 @@
-import { delaysOf, endsInFridge, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
+import { delaysOf, endsInFridge, isTheDay, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -49,16 +49,18 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
         {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
       </ul>
       <div className="after-fields">
-        <label>
-          Cooked meat, weighed
-          <QuantityInput
-            label="Cooked meat, weighed"
-            kind="mass"
-            value={state.weights.cooked}
-            range={LIMITS.meatGrams}
-            onChange={(grams) => grams !== undefined && actions.tell('weighed', { what: 'cooked', grams })}
-          />
-        </label>
+        {!isTheDay(record.guide) && (
+          <label>
+            Cooked meat, weighed
+            <QuantityInput
+              label="Cooked meat, weighed"
+              kind="mass"
+              value={state.weights.cooked}
+              range={LIMITS.meatGrams}
+              onChange={(grams) => grams !== undefined && actions.tell('weighed', { what: 'cooked', grams })}
+            />
+          </label>
+        )}
         <label>
           A word for next time
           <Input.TextArea

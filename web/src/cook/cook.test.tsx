@@ -3,7 +3,7 @@ import type { CookEvent } from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { UserEvent } from '@testing-library/user-event';
 import { answer } from '../testing/answer';
-import { aCook, aKitchen, openRoom, sent, standAt, type PretendKitchen } from '../testing/kitchen';
+import { aCook, aKitchen, aPlan, openRoom, sent, standAt, type PretendKitchen } from '../testing/kitchen';
 
 standAt('2027-01-17T15:40:00Z');
 
@@ -26,6 +26,36 @@ async function until(user: UserEvent, wanted: RegExp): Promise<void> {
   }
   expect(title()).toMatch(wanted);
 }
+
+describe('on the day of what was cooked ahead', () => {
+  const PLAN = aPlan({ cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } });
+  const onItsDay = (): PretendKitchen => aKitchen({ running: [aCook(PLAN, undefined, 'day')] });
+
+  test('each step stands as on any evening, and nothing is shown that is only of the evening', async () => {
+    const { user } = await pot(onItsDay());
+    await until(user, /until its middle is at 74 °C/);
+    const room = screen.getByRole('region', { name: 'Now' });
+    expect(room.textContent).toMatch(/To 74 °C in the middle, and only once/);
+    expect(screen.queryByRole('figure', { name: 'The line of this cook' })).toBeNull();
+    expect(screen.queryByLabelText('How sure dinner is')).toBeNull();
+    expect(screen.getByRole('region', { name: 'Dinner' }).textContent).toMatch(/^Dinner/);
+  });
+
+  test('served it is a dinner: what is left has its place, and no meat is weighed that was warmed', async () => {
+    const { user, kitchen } = await pot(onItsDay());
+    for (let i = 0; i < 60 && screen.queryByRole('region', { name: 'Served' }) === null; i += 1) {
+      const before = title();
+      await user.click(big());
+      await waitFor(() => expect(title()).not.toBe(before));
+    }
+    const served = screen.getByRole('region', { name: 'Served' });
+    expect(title()).toMatch(/On the table at/);
+    expect(within(served).queryByLabelText('Cooked meat, weighed')).toBeNull();
+    expect(await within(served).findByRole('group', { name: 'What is left' })).toBeTruthy();
+    await user.click(within(served).getByRole('button', { name: 'Close this cook' }));
+    await waitFor(() => expect(events(kitchen).at(-1)?.kind).toBe('finished'));
+  });
+});
 
 describe('at the pot', () => {
   test('one thing to do, a button that says what has happened, and the next thing follows; each press is sent once', async () => {

@@ -1,4 +1,4 @@
-import { upperFirst } from '@hervir/core';
+import { isTheDay, upperFirst } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
@@ -153,7 +153,9 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   const refused = useCooks((store) => store.refused[record.id]);
   const speaks = usePreferences((store) => store.speaks);
   const actions = actionsOf(cook);
-  const { forecast } = useForecast(record.plan);
+  // The line is that of the evening; on the day nothing comes under pressure to get tender.
+  const day = isTheDay(record.guide);
+  const { forecast } = useForecast(day ? null : record.plan);
   const { meat, so } = useMeat(state.status === 'finished' ? null : cook);
   const letterKeys = settings?.letterKeys ?? true;
   const awake = useWakeLock(state.status === 'cooking');
@@ -209,7 +211,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
       )}
       {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} so={so} />}
       <BellBar awake={awake} />
-      {!over && <LinkedCooker cook={cook} />}
+      {!over && !day && <LinkedCooker cook={cook} />}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { delaysOf, endsInFridge, inTen, type CatchUp, type DinnerNow } from '@hervir/core';
+import { delaysOf, endsInFridge, inTen, isTheDay, type CatchUp, type DinnerNow } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
@@ -16,16 +16,18 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
   const { record, state, now } = cook;
   const { system } = useUnits();
   const late = state.dinner.driftMinutes >= ON_TIME && state.status === 'cooking';
+  const day = isTheDay(record.guide);
   const ways = useQuery({
     // Reckoned again as the work goes on, not at every tick.
     queryKey: ['catch-up', record.id, state.position, Math.floor(now / 60_000), system],
     queryFn: async (): Promise<Answer<CatchUp[]>> => reckoner('beside').catchUp(record.plan, state, now, system),
-    enabled: late,
+    // What can be won back, and how sure it is, is reckoned of the evening.
+    enabled: late && !day,
     staleTime: Infinity,
     gcTime: 60_000,
     placeholderData: (before) => before,
   }).data;
-  const best = late && ways?.ok === true ? ways.value.slice(0, 1) : [];
+  const best = late && !day && ways?.ok === true ? ways.value.slice(0, 1) : [];
   const meal = mealWords(endsInFridge(record.guide));
   const [worst] = late ? delaysOf(state, record.guide) : [];
   return (
@@ -43,7 +45,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
           {driftWords(state.dinner)}
         </span>
       </p>
-      <HowSure cook={cook} />
+      {!day && <HowSure cook={cook} />}
       {worst && <p className="dim">{delayWords(worst, state)}</p>}
       {best.map(({ id, minutes, text, does }) => (
         <div key={id} className="win-back">

@@ -1,15 +1,13 @@
-import { MUST_BE_READ, type CookRecord } from '@hervir/contract';
-import type { Forecast } from '@hervir/core';
-import { App, Button, Modal } from 'antd';
+import { MUST_BE_READ } from '@hervir/contract';
+import { partAhead, type Forecast } from '@hervir/core';
+import { Button, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
-import { newId, request } from '../api/client';
-import { keys, queryClient } from '../api/queries';
-import { receiveCooks } from '../state/cooks-store';
-import { flush } from '../state/bench-store';
-import { armBell } from './bell';
+import { useStartCook } from './use-start-cook';
 
-/** Begins a cook from the plan on the bench; what nobody may cook over unread is asked first. */
+/**
+ * Begins a cook from the plan on the bench; what nobody may cook over unread is asked first. What was cooked ahead begins
+ * with its day.
+ */
 export function StartButton({
   braiseId,
   forecast,
@@ -17,31 +15,13 @@ export function StartButton({
   readonly braiseId: string;
   readonly forecast: Forecast | null;
 }): ReactNode {
-  const navigate = useNavigate();
-  const { message } = App.useApp();
+  const { start, busy } = useStartCook();
   const [asking, setAsking] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const warnings = (forecast?.cautions ?? []).filter(({ code }) => (MUST_BE_READ as readonly string[]).includes(code));
-  const start = async (acknowledged: readonly string[]): Promise<void> => {
-    setBusy(true);
-    try {
-      // The press that begins it may also make a sound later; and the newest edit is what is cooked.
-      void armBell();
-      await flush();
-      const record = await request<CookRecord>('POST', '/cooks', {
-        id: newId(),
-        startedEventId: newId(),
-        braiseId,
-        acknowledged,
-      });
-      receiveCooks([record]);
-      void queryClient.invalidateQueries({ queryKey: keys.running });
-      void navigate(`/cook/${record.id}`);
-    } catch (error) {
-      void message.error(`Not begun: ${error instanceof Error ? error.message : String(error)}`);
-      setBusy(false);
-    }
-  };
+  const part = forecast === null ? 'evening' : partAhead(forecast.plan);
+  const warnings =
+    part === 'day'
+      ? []
+      : (forecast?.cautions ?? []).filter(({ code }) => (MUST_BE_READ as readonly string[]).includes(code));
   return (
     <>
       <Button
@@ -49,9 +29,9 @@ export function StartButton({
         className="start-cooking"
         loading={busy}
         disabled={forecast === null}
-        onClick={() => (warnings.length > 0 ? setAsking(true) : void start([]))}
+        onClick={() => (warnings.length > 0 ? setAsking(true) : void start(braiseId, part))}
       >
-        Start cooking
+        {part === 'day' ? 'Start warming' : 'Start cooking'}
       </Button>
       <Modal
         title="Read this first"
@@ -61,7 +41,11 @@ export function StartButton({
         onCancel={() => setAsking(false)}
         onOk={() => {
           setAsking(false);
-          void start(warnings.map(({ code }) => code));
+          void start(
+            braiseId,
+            part,
+            warnings.map(({ code }) => code),
+          );
         }}
       >
         <ul className="reasons">

@@ -2,13 +2,14 @@ import type { StoredKept } from '@hervir/contract';
 import { aheadText, keptCaution, keptUntil, WARM_WAYS, type AheadTask, type Kept } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Select } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { AheadRow } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
 import { useUndo } from '../shared/use-undo';
 import { useUnits } from '../shared/use-units';
 import { counted, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
+import { useDayAlarms } from '../tonight/use-day-alarms';
 import type { Answer } from '../workers/reckoning';
 import './kept-list.css';
 import { useKept, useKeptActions } from './use-kept';
@@ -124,6 +125,8 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
   );
 }
 
+const NONE: readonly AheadTask[] = [];
+
 /** What its meal asks for, each with its hour. */
 function KeptTasks({
   kept,
@@ -141,11 +144,14 @@ function KeptTasks({
     gcTime: 60_000,
     placeholderData: (before) => before,
   }).data;
-  if (found?.ok !== true) return null;
+  const tasks = found?.ok === true ? found.value : NONE;
+  const alarms = useMemo(() => tasks.map((task) => ({ of: kept.name, task })), [tasks, kept.name]);
+  useDayAlarms(alarms, now);
+  if (tasks.length === 0) return null;
   return (
     <div className="ahead">
       <ul className="ahead-list">
-        {found.value.map((task) => (
+        {tasks.map((task) => (
           <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task)}>
             <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
               Done

@@ -14,8 +14,9 @@ import {
   GRADES,
   LIMITS,
   printDuration,
-  readyAt,
   runTimesOf,
+  SECTION_WORDS,
+  upperFirst,
   vegetableById,
   type CookState,
   type Plan,
@@ -151,7 +152,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
         {item.lateMinutes !== null && `; ${lateWords(item.lateMinutes)}`}
         {item.burns > 0 && `; burn errors: ${item.burns}`}
       </p>
-      {cook && state && <PlannedActual guide={cook.guide} state={state} eatAt={readyAt(plan)} />}
+      {cook && state && <PlannedActual guide={cook.guide} state={state} eatAt={cook.guide.eatAt} />}
       <div className="log-columns">
         <section className="vessel side-card" aria-label="Planned and actual">
           <h2>Planned and actual</h2>
@@ -292,7 +293,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
   );
 }
 
-/** Every lid of a cook, planned against actual; of one that was not cooked here, what its line says. */
+/** Every lid of a cook, and every part of a day, planned against actual; of one that was not cooked here, what its line says. */
 function plannedAndActual(
   item: LogItem,
   state: CookState | null,
@@ -303,6 +304,9 @@ function plannedAndActual(
       ['Under pressure', item.pressure],
       ['Letting down', item.release],
     ];
+  }
+  if (item.source === 'warmed') {
+    return state.took.map(({ section, planned, actual }) => [upperFirst(SECTION_WORDS[section]), { planned, actual }]);
   }
   return runTimesOf(state).flatMap(({ run, toPin, pressure, release }) => {
     const at = run === 1 ? '' : `, lid ${run}`;

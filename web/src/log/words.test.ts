@@ -5,10 +5,17 @@ import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
 
 describe('how a cook came out, in words', () => {
   test('as wanted is one word; otherwise what it is and what it is not', () => {
-    expect(cameOut({ grade: 'fork', wanted: 'fork', result: 'as-wanted' })).toBe('fork-tender');
-    expect(cameOut({ grade: 'firm', wanted: 'pulls', result: 'short' })).toMatch(/^firm, not pulls apart/);
-    expect(cameOut({ grade: null, wanted: 'fork', result: 'unknown' })).toBe('nobody tried it');
-    for (const grade of GRADES) expect(cameOut({ grade, wanted: 'fork', result: 'past' })).toMatch(/, not /);
+    const source = 'cooked';
+    expect(cameOut({ grade: 'fork', wanted: 'fork', result: 'as-wanted', source })).toBe('fork-tender');
+    expect(cameOut({ grade: 'firm', wanted: 'pulls', result: 'short', source })).toMatch(/^firm, not pulls apart/);
+    expect(cameOut({ grade: null, wanted: 'fork', result: 'unknown', source })).toBe('nobody tried it');
+    for (const grade of GRADES) expect(cameOut({ grade, wanted: 'fork', result: 'past', source })).toMatch(/, not /);
+  });
+
+  test('what is eaten another day is enough before it, and on its day it is eaten', () => {
+    const early = { grade: 'slices', wanted: 'fork', result: 'as-wanted', source: 'cooked' } as const;
+    expect(cameOut(early)).toMatch(/, enough before its day$/);
+    expect(cameOut({ grade: null, wanted: 'fork', result: 'unknown', source: 'warmed' })).toBe('warmed and eaten');
   });
 
   test('each result has a word and a shape of its own: never colour alone', () => {

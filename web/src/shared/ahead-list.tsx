@@ -1,4 +1,14 @@
-import { aheadCaution, aheadText, lateOnes, missedText, type AheadTask, type Plan, upperFirst } from '@hervir/core';
+import {
+  aheadCaution,
+  aheadText,
+  lateOnes,
+  missedText,
+  partAhead,
+  type AheadTask,
+  type Plan,
+  upperFirst,
+  withAheadDone,
+} from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import './ahead-list.css';
@@ -13,11 +23,8 @@ interface Props {
   readonly now: Date;
   /** Changes the plan: done with, undone, or reckoned with as it really is. */
   readonly onChange: (change: (plan: Plan) => Plan) => void;
-}
-
-function withDone(plan: Plan, id: string, at: string | null): Plan {
-  const others = Object.entries(plan.aheadDone ?? {}).filter(([key]) => key !== id);
-  return { ...plan, aheadDone: Object.fromEntries(at === null ? others : [...others, [id, at]]) };
+  /** Begins the day of what is cooked, step by step; left out where another button does. */
+  readonly onWarm?: () => void;
 }
 
 /** When something is done: the day first, for the hour says little days before. */
@@ -83,7 +90,7 @@ export function AheadRow({
 }
 
 /** What is done before the evening: each with its day and hour, done with one press; what is late says what it means. */
-export function AheadList({ plan, tasks, startAt, now, onChange }: Props): ReactNode {
+export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props): ReactNode {
   const late = new Map(
     (startAt === null ? [] : lateOnes(plan, tasks, startAt, now.getTime())).map((one) => [one.task.id, one]),
   );
@@ -92,6 +99,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
       <ul className="ahead-list">
         {tasks.map((task) => {
           const missed = late.get(task.id);
+          const warms = onWarm !== undefined && task.kind === 'warm' && partAhead(plan) === 'day';
           return (
             <AheadRow
               key={task.id}
@@ -108,11 +116,16 @@ export function AheadList({ plan, tasks, startAt, now, onChange }: Props): React
                   Reckon with it
                 </Button>
               )}
+              {warms && (
+                <Button type="primary" aria-label={`Start: ${aheadText(task)}`} onClick={onWarm}>
+                  Start
+                </Button>
+              )}
               <Button
-                type={task.doneAt === null && !missed ? 'primary' : 'default'}
+                type={task.doneAt === null && !missed && !warms ? 'primary' : 'default'}
                 aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
                 onClick={() =>
-                  onChange((before) => withDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
+                  onChange((before) => withAheadDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
                 }
               >
                 {task.doneAt === null ? 'Done' : 'Not done'}

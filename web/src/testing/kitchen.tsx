@@ -10,7 +10,16 @@ import type {
   StoredCooker,
   StoredKept,
 } from '@hervir/contract';
-import { COOKER_SETS, forecast, guideOf, newPlan, printerFor, type CookEvent, type Plan } from '@hervir/core';
+import {
+  COOKER_SETS,
+  forecast,
+  guideOf,
+  newPlan,
+  printerFor,
+  type CookEvent,
+  type GuidePart,
+  type Plan,
+} from '@hervir/core';
 import { configure, render, screen, within } from '@testing-library/react';
 import userEvent, { PointerEventsCheckLevel, type UserEvent } from '@testing-library/user-event';
 import { App } from '../app/app';
@@ -84,13 +93,17 @@ const summaryOf = ({ id, plan, revision, updatedAt }: BraiseRecord): BraiseSumma
 });
 
 /** A cook of a plan that has just begun. */
-export function aCook(plan: Plan = aPlan(), id = '5e4177b8-253c-4e42-895e-09934a6c47c2'): CookRecord {
+export function aCook(
+  plan: Plan = aPlan(),
+  id = '5e4177b8-253c-4e42-895e-09934a6c47c2',
+  part: GuidePart = 'evening',
+): CookRecord {
   return {
     id,
     braiseId: null,
     name: plan.name,
     plan: { ...plan, learnt: {} },
-    guide: guideOf(forecast(plan), printerFor('metric')),
+    guide: guideOf(forecast(plan), printerFor('metric'), part),
     units: 'metric',
     startedAt: NOW,
     finishedAt: null,

@@ -1,12 +1,14 @@
 import type { BraiseSummary } from '@hervir/contract';
 import type { AheadTask, Plan } from '@hervir/core';
 import { App } from 'antd';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePlanActions } from '../api/queries';
+import { useStartCook } from '../cook/use-start-cook';
 import { AheadList } from '../shared/ahead-list';
 import { useReckoned } from '../shared/use-reckoned';
 import { dayWord } from '../shared/words';
+import { useDayAlarms } from './use-day-alarms';
 
 /** What is due within so many hours is worth a place on the first page. */
 const SOON_HOURS = 24;
@@ -18,6 +20,12 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
   const reckoned = useReckoned(plans);
   const actions = usePlanActions();
   const { message } = App.useApp();
+  const { start } = useStartCook();
+  const alarms = useMemo(
+    () => plans.flatMap((plan, i) => (reckoned[i]?.ahead ?? []).map((task) => ({ of: plan.name, task }))),
+    [plans, reckoned],
+  );
+  useDayAlarms(alarms, now);
   const soon = now.getTime() + SOON_HOURS * 3_600_000;
   const justDone = now.getTime() - JUST_DONE_HOURS * 3_600_000;
   const due = ({ at, doneAt }: AheadTask): boolean =>
@@ -52,6 +60,7 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
             startAt={one.clock.startAt}
             now={now}
             onChange={(how) => void change(plan.id, how)}
+            onWarm={() => void start(plan.id, 'day')}
           />
         </div>
       ))}

@@ -27,13 +27,13 @@ export function Lately(): ReactNode {
       <section aria-label="Lately">
         <h2>Lately</h2>
         <ul className="lately">
-          {last.items.map(({ id, name, servedAt, grade, result }) => (
+          {last.items.map(({ id, name, servedAt, grade, result, source }) => (
             <li key={id}>
               <span className="figure dim">{dayjs(servedAt).format('D MMM')}</span>
               <Link to={`/log/${id}`}>{name}</Link>
               <span className={result === 'short' ? 'attention' : ''}>
                 {result === 'short' ? '▲ ' : result === 'past' ? '■ ' : '● '}
-                {grade === null ? 'not tried' : GRADE_WORDS[grade]}
+                {grade === null ? (source === 'warmed' ? 'warmed and eaten' : 'not tried') : GRADE_WORDS[grade]}
               </span>
             </li>
           ))}

@@ -128,6 +128,24 @@ describe('Tonight', () => {
     expect(within(screen.getByRole('region', { name: 'Plans' })).getByText('Oxtail with chestnuts')).toBeTruthy();
   });
 
+  test('what was cooked ahead begins its day with one press, step by step', async () => {
+    const plan = aPlan({
+      cookAhead: { hours: 24, depthCm: 5, warm: 'stove' },
+      aheadDone: { cook: '2027-01-16T19:00:00+01:00' },
+    });
+    const kitchen = aKitchen({ plans: [kept(plan)] });
+    const day = aCook(plan, undefined, 'day');
+    kitchen.answers['POST /api/cooks'] = () => {
+      kitchen.running = [day];
+      return json(day);
+    };
+    const { user } = openRoom('/', kitchen);
+    const list = await screen.findByRole('region', { name: 'Before the evening' });
+    await user.click(within(list).getByRole('button', { name: /^Start: Lift the fat off/ }));
+    await waitFor(() => expect(window.location.pathname).toBe(`/cook/${day.id}`));
+    expect(sent(kitchen, 'POST', '/api/cooks')[0]?.body).toMatchObject({ part: 'day', braiseId: kept(plan).id });
+  });
+
   const OXTAIL = '1e4177b8-253c-4e42-895e-09934a6c47c2';
   const beginNext = async (): Promise<string> => {
     const next = await screen.findByRole('region', { name: 'Begin next' });

@@ -1,7 +1,7 @@
 import { gradeOf, leastGrade } from '../../meat/tenderness';
 import type { DatedSchedule } from '../../clock/schedule';
 import { spareOf } from '../../clock/spare';
-import type { AgainSteps, Guide, GuideStep, GuideTrack } from '../../clock/guide-step';
+import type { AgainSteps, Guide, GuidePart, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
 import { mainBlocks, type Block, type Step } from '../../method/step';
 import type { Printer } from '../../units/quantity';
@@ -19,9 +19,6 @@ const SEE_TO_MINUTES = 5;
 const LOCK_MINUTES = 0.5;
 /** A wait that is shorter is none, minutes. */
 const NO_WAIT = 0.05;
-
-/** The evening it is cooked, or, where it is cooked ahead, the day it is warmed and eaten. */
-export type GuidePart = 'evening' | 'day';
 
 function partOf(f: Forecast, part: GuidePart): { blocks: readonly Block[]; clock: DatedSchedule } {
   if (part === 'evening') return { blocks: f.method.blocks, clock: f.clock };
@@ -151,6 +148,7 @@ export function guideOf(f: Forecast, print: Printer, part: GuidePart = 'evening'
   return {
     format: 'hervir/guide',
     version: 2,
+    ...(part === 'day' ? { part } : {}),
     steps,
     tracks: tracksOf(f, told, part),
     again: againSteps(f, told),
