@@ -15,14 +15,6 @@ const viewsOf = (plan) => {
     { name: 'tonight-phone', path: '/', width: 390, height: 844, colours: 'day' },
     { name: 'bench', path: bench, width: 1280, height: 800, colours: 'day' },
     { name: 'bench-night', path: bench, width: 1280, height: 800, colours: 'night' },
-    {
-      name: 'bench-clock',
-      path: bench,
-      width: 1280,
-      height: 800,
-      colours: 'day',
-      press: '::-p-aria([name="Clock"][role="tab"])',
-    },
     { name: 'card', path: `/card/${plan}`, width: 1280, height: 1180, colours: 'day' },
     { name: 'rescue', path: `/rescue/burn?plan=${plan}`, width: 1280, height: 800, colours: 'day' },
     { name: 'rehearse', path: '/rehearse', width: 1280, height: 800, colours: 'day' },
@@ -103,6 +95,21 @@ Method
 Brown the meat for 10 minutes.
 Braise in a low oven for 3 hours.`;
 
+/** A plan of the demo kitchen as it would be cooked the evening before. */
+async function cookedAhead(address, id) {
+  const { plan } = await (await fetch(`${address}/api/braises/${id}`)).json();
+  const serveAt = new Date(Date.parse(plan.serveAt) + 24 * 3_600_000).toISOString();
+  const made = await fetch(`${address}/api/braises`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      id: crypto.randomUUID(),
+      plan: { ...plan, serveAt, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } },
+    }),
+  });
+  return (await made.json()).id;
+}
+
 /** A pot burnt in rehearsal: the recorder, and why. */
 async function burntPot(address) {
   const send = async (method, path, body) =>
@@ -130,6 +137,16 @@ async function burntPot(address) {
 await demoInBrowser(async ({ address, browser, plans, clock }) => {
   const [first] = plans;
   for (const view of viewsOf(first.id)) await picture(browser, address, view);
+  // Last of the benches: Tonight has been drawn without it.
+  await picture(browser, address, {
+    name: 'bench-clock',
+    path: `/bench/${await cookedAhead(address, plans[1].id)}`,
+    width: 1280,
+    height: 800,
+    colours: 'day',
+    press: '::-p-aria([name="Clock"][role="tab"])',
+    after: 'in ice water',
+  });
   const { items } = await (await fetch(`${address}/api/log?limit=1`)).json();
   await picture(browser, address, {
     name: 'log-cook',

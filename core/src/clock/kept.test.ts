@@ -2,7 +2,7 @@ import { DEFAULT_COOKER } from '../plan/defaults';
 import { keptTasks, keptUntil, thawKept, warmKept, type Kept } from './kept';
 import { meatFor } from '../stations/plate';
 import { CUTS } from '../larder/cuts';
-import { cookedAt, withPartOver } from './ahead';
+import { cookedAt, partAhead, withPartOver } from './ahead';
 import { planFor } from '../testing/fixtures';
 
 const NECK: Kept = {
@@ -84,6 +84,19 @@ describe('an evening that is over', () => {
     expect(
       withPartOver({ ...plan, cookAhead: undefined }, 'evening', '2027-01-16T18:05:00.000Z').aheadDone,
     ).toBeUndefined();
+  });
+
+  test('the evening is ahead first, then the day; eaten, it is planned anew', () => {
+    expect(partAhead(plan)).toBe('evening');
+    const cooked = withPartOver(plan, 'evening', '2027-01-16T18:05:00.000Z');
+    expect(partAhead(cooked)).toBe('day');
+    const eaten = withPartOver(cooked, 'day', '2027-01-17T18:05:00.000Z');
+    expect(partAhead(eaten)).toBe('evening');
+    expect(partAhead(withPartOver(eaten, 'day', null))).toBe('day');
+    // Eaten when it is cooked there is no other part.
+    expect(partAhead({ ...cooked, cookAhead: undefined })).toBe('evening');
+    // Taken back though nothing was said, it is the same plan: nobody is told of a change.
+    expect(withPartOver(cooked, 'day', null)).toBe(cooked);
   });
 
   test('what was done for a dinner of last month is not done for this one', () => {

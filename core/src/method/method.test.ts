@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { forecast } from '../braise/forecast/forecast';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import { guideOf } from '../braise/guide/guide';
-import type { Guide } from '../clock/guide-step';
+import { isTheDay, type Guide } from '../clock/guide-step';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById } from '../larder/cuts';
 import { grainById } from '../larder/grains';
@@ -266,6 +266,7 @@ describe('what must hold for every plan', () => {
     const slow = kept.cooling.minutesTo21 > 120 || kept.cooling.minutesTo5 > 360;
     expect(f.cautions.some(({ code }) => code === 'cools-slowly')).toBe(slow);
     const day = guideOf(f, print, 'day');
+    expect([isTheDay(day), isTheDay(guideOf(f, print))]).toEqual([true, false]);
     const sum = day.steps.reduce((minutes, step) => minutes + step.minutes + step.waitMinutes, 0);
     expect(sum).toBeLessThanOrEqual(kept.clock.totalMinutes + 1e-6);
     const moves = f.method.day.flatMap(({ steps: own }) => own.flatMap((step) => step.moves.map(({ kind }) => kind)));

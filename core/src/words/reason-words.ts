@@ -91,6 +91,17 @@ export type ReasonFact =
       };
     }
   | {
+      readonly code: 'its-day';
+      /** Of the day it is eaten: in all, with the hands, and until its middle is warm; how cold and how warm it is. */
+      readonly values: {
+        readonly total: number;
+        readonly hands: number;
+        readonly warming: number;
+        readonly fromC: number;
+        readonly toC: number;
+      };
+    }
+  | {
       readonly code: 'batches';
       readonly values: {
         readonly batches: number;
@@ -278,6 +289,10 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
       // The last part is what is left of the whole minutes shown, so that the parts make up their sum.
       const after = [before, up, under, down].reduce((left, part) => left - Math.round(part), Math.round(total));
       return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to ${plan.cookAhead === undefined ? 'the plate' : 'the fridge'}. ${n(hands)} of it with your hands.`;
+    }
+    case 'its-day': {
+      const { total, hands, warming, fromC, toC } = fact.values;
+      return `${n(total)} min on the day it is eaten: ${n(warming)} of them bring its middle from ${degrees(fromC)} to ${degrees(toC)}. ${n(hands)} of it with your hands.`;
     }
     case 'batches': {
       const { batches, perBatch, coverage, minutes, preheat } = fact.values;

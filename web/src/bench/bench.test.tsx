@@ -244,6 +244,23 @@ describe('the bench', () => {
     await saved(kitchen, ({ cookAhead }) => expect(cookAhead).toBeUndefined());
   });
 
+  test('cooked already, only its day is ahead: when to warm it, and nothing of the evening is late', async () => {
+    const { user } = await bench({
+      cookAhead: { hours: 24, depthCm: 5, warm: 'stove' },
+      aheadDone: { cook: '2027-01-16T19:00:00+01:00' },
+    });
+    await waitFor(() =>
+      expect(document.querySelector('.bench-sentence')?.textContent).toMatch(
+        /^It is cooked: begin to warm it \d\d:\d\d to eat at 19:00 today: \d+ minutes to warm it through, \d+ in all/,
+      ),
+    );
+    expect(await screen.findByRole('button', { name: 'Start warming' })).toBeTruthy();
+    await tab(user, 'Clock');
+    const when = await screen.findByRole('region', { name: 'When to begin' });
+    expect(when.textContent).toBe('● It is cooked: what is ahead is its day, below.');
+    expect(screen.queryByText('What would make it shorter')).toBeNull();
+  });
+
   test('take care: every caution with where it comes from', async () => {
     const { user } = await bench();
     await tab(user, 'Take care');

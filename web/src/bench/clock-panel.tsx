@@ -1,6 +1,7 @@
 import {
   afterBusyPot,
   clashesOf,
+  partAhead,
   printDuration,
   printerFor,
   together,
@@ -43,9 +44,11 @@ const SOON_MINUTES = 12 * 60;
 export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
   const { clock } = forecast;
   const now = useNow();
+  // Of what is cooked already only its day is ahead: nothing of the evening is late, or could be made shorter.
+  const cooked = partAhead(plan) === 'day';
   const clashes = clashesOf(clock.tasks);
   const left = clock.startAt === null ? null : (Date.parse(clock.startAt) - now.getTime()) / 60_000;
-  const late = left !== null && left < -1;
+  const late = !cooked && left !== null && left < -1;
   // The day it is eaten stands with what is cooked ahead.
   const before = forecast.ahead.filter(({ kind }) => kind !== 'warm' && kind !== 'cook');
   const moved = Object.keys(plan.moved).length > 0;
@@ -57,6 +60,8 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
             <p className="dim">Say when you eat, and the clock counts back from there.</p>
             <DinnerTime now={now} onServeAt={(serveAt) => edit((before) => ({ ...before, serveAt }))} />
           </>
+        ) : cooked ? (
+          <Verdict tone="fits">It is cooked: what is ahead is its day, below.</Verdict>
         ) : late ? (
           <Verdict tone="wrong">
             {printDuration(-left)} too late for {clockTime(clock.eatAt ?? '')}. What makes it sooner:
@@ -67,12 +72,14 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
             {left < SOON_MINUTES ? `${printDuration(left)} from now` : dayWord(clock.startAt, now)}.
           </Verdict>
         )}
-        <p className="dim">
-          {printDuration(clock.totalMinutes)} in all, {printDuration(clock.handsOnMinutes)} of it hands-on.
-          {moved
-            ? ' Tasks you put earlier lengthen it.'
-            : ' Drag a task of the board or the side on the line to put it earlier.'}
-        </p>
+        {!cooked && (
+          <p className="dim">
+            {printDuration(clock.totalMinutes)} in all, {printDuration(clock.handsOnMinutes)} of it hands-on.
+            {moved
+              ? ' Tasks you put earlier lengthen it.'
+              : ' Drag a task of the board or the side on the line to put it earlier.'}
+          </p>
+        )}
         {moved && (
           <Button size="small" onClick={() => edit((before) => ({ ...before, moved: {} }))}>
             All as late as they can be
@@ -96,10 +103,10 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
         </section>
       )}
       <CookAheadPanel plan={plan} forecast={forecast} now={now} edit={edit} />
-      {!late && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
-      <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />
+      {!late && !cooked && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
+      {!cooked && <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />}
       <Sides plan={plan} edit={edit} />
-      <ThisEvening id={id} plan={plan} forecast={forecast} />
+      {!cooked && <ThisEvening id={id} plan={plan} forecast={forecast} />}
       <section aria-label="Take it along">
         <h3>Take it along</h3>
         <div className="clock-ways">

@@ -2,6 +2,7 @@ import {
   inTen,
   isHotKind,
   listed,
+  partAhead,
   printDuration,
   TARGET_WORDS,
   type Forecast,
@@ -35,6 +36,10 @@ function stageWords({ kind, minutes, place }: Stage, later: readonly Stage[]): s
   return minutes === 0 ? `a ${which} run, pin up and down` : `a ${minutes}-minute ${which} run`;
 }
 
+/** The clock that is still ahead: of what is cooked already, its day's. */
+const clockAhead = ({ plan, nextDay, clock }: Forecast): Forecast['clock'] =>
+  nextDay !== null && partAhead(plan) === 'day' ? { ...clock, ...nextDay.clock } : clock;
+
 interface Props {
   readonly forecast: Forecast;
   readonly onServeAt: (serveAt: string) => void;
@@ -42,18 +47,18 @@ interface Props {
 }
 
 /** When to begin; where that has passed, how late it is and what it makes of dinner. */
-function Begins({
-  clock,
-  kept,
-  reasons,
-  now,
-}: Pick<Forecast, 'clock' | 'reasons'> & { readonly kept: boolean; readonly now: Date }): ReactNode {
+function Begins({ forecast, now }: { readonly forecast: Forecast; readonly now: Date }): ReactNode {
+  const { plan, reasons } = forecast;
+  const day = partAhead(plan) === 'day';
+  const kept = plan.cookAhead !== undefined && !day;
+  const clock = clockAhead(forecast);
+  const figure = day ? 'warmAt' : 'startAt';
   const late = lateStart(clock, now);
   if (late === null) {
     return (
       <>
-        Begin{' '}
-        <Why figure="startAt" reasons={reasons} tone="ember">
+        {day ? 'It is cooked: begin to warm it ' : 'Begin '}
+        <Why figure={figure} reasons={reasons} tone="ember">
           {clockTime(clock.startAt ?? '')}
         </Why>{' '}
         {kept ? 'to have it in the fridge at' : 'to eat at'}{' '}
@@ -63,8 +68,8 @@ function Begins({
   if (late.over) {
     return (
       <>
-        It takes{' '}
-        <Why figure="startAt" reasons={reasons} tone="ember">
+        {day ? 'It is cooked, and warming takes ' : 'It takes '}
+        <Why figure={figure} reasons={reasons} tone="ember">
           {printDuration(clock.totalMinutes)}
         </Why>
         ; {kept ? 'its evening' : 'its dinner'} is over, {dayWord(clock.eatAt ?? '', now)} at{' '}
@@ -73,8 +78,8 @@ function Begins({
   }
   return (
     <>
-      Begin{' '}
-      <Why figure="startAt" reasons={reasons} tone="ember">
+      {day ? 'It is cooked: begin to warm it ' : 'Begin '}
+      <Why figure={figure} reasons={reasons} tone="ember">
         now
       </Why>
       , {printDuration(late.minutes)} late: {mealWords(kept).short} {clockTime(late.dinnerAt)}, not{' '}
@@ -82,43 +87,12 @@ function Begins({
   );
 }
 
-/** The whole plan in one line, each figure pressable for its why. */
-export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
-  const { clock, sear, pot, tenderness, reasons, plan } = forecast;
+/** What the evening is made of, each figure pressable. */
+function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactNode {
+  const { sear, pot, reasons } = forecast;
   const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
-  const sure = inTen(tenderness.chance.at + tenderness.chance.past);
-  const now = useNow();
   return (
-    <p
-      className={
-        later.length > 1 ? 'bench-sentence longer' : later.length > 0 ? 'bench-sentence long' : 'bench-sentence'
-      }
-    >
-      {clock.startAt === null || clock.eatAt === null ? (
-        <>
-          <Why figure="startAt" reasons={reasons} tone="ember">
-            {printDuration(clock.totalMinutes)}
-          </Why>{' '}
-          in all,{' '}
-          <Why figure="eatAt" reasons={reasons} tone="ember" control={<DinnerTime now={now} onServeAt={onServeAt} />}>
-            no dinner time yet
-          </Why>
-          :{' '}
-        </>
-      ) : (
-        <>
-          <Begins clock={clock} kept={plan.cookAhead !== undefined} reasons={reasons} now={now} />
-          <Why
-            figure="eatAt"
-            reasons={reasons}
-            tone="ember"
-            control={<DinnerTime now={now} serveAt={plan.serveAt} onServeAt={onServeAt} />}
-          >
-            {clockTime(clock.eatAt)}
-          </Why>
-          {plan.cookAhead && plan.serveAt !== null && `, eaten ${dayWord(plan.serveAt, now)}`}:{' '}
-        </>
-      )}
+    <>
       {sear.batches > 0 && (
         <>
           <Why figure="sear" reasons={reasons}>
@@ -158,6 +132,65 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           ,{' '}
         </Fragment>
       ))}
+    </>
+  );
+}
+
+/** What is ahead of a braise that is cooked already. */
+function OfTheDay({ forecast: { nextDay, reasons } }: Pick<Props, 'forecast'>): ReactNode {
+  return (
+    <>
+      <Why figure="warmAt" reasons={reasons} tone="steam">
+        {Math.round(nextDay?.warmed.minutes ?? 0)} minutes
+      </Why>{' '}
+      to warm it through, {Math.round(nextDay?.clock.totalMinutes ?? 0)} in all,{' '}
+    </>
+  );
+}
+
+/** The whole plan in one line, each figure pressable for its why. */
+export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactNode {
+  const { tenderness, reasons, plan } = forecast;
+  const clock = clockAhead(forecast);
+  const day = partAhead(plan) === 'day';
+  const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
+  const sure = inTen(tenderness.chance.at + tenderness.chance.past);
+  const now = useNow();
+  return (
+    <p
+      className={
+        later.length > 1 ? 'bench-sentence longer' : later.length > 0 ? 'bench-sentence long' : 'bench-sentence'
+      }
+    >
+      {clock.startAt === null || clock.eatAt === null ? (
+        <>
+          <Why figure="startAt" reasons={reasons} tone="ember">
+            {printDuration(clock.totalMinutes)}
+          </Why>{' '}
+          in all,{' '}
+          <Why figure="eatAt" reasons={reasons} tone="ember" control={<DinnerTime now={now} onServeAt={onServeAt} />}>
+            no dinner time yet
+          </Why>
+          :{' '}
+        </>
+      ) : (
+        <>
+          <Begins forecast={forecast} now={now} />
+          <Why
+            figure="eatAt"
+            reasons={reasons}
+            tone="ember"
+            control={<DinnerTime now={now} serveAt={plan.serveAt} onServeAt={onServeAt} />}
+          >
+            {clockTime(clock.eatAt)}
+          </Why>
+          {plan.cookAhead &&
+            plan.serveAt !== null &&
+            (day ? ` ${dayWord(plan.serveAt, now)}` : `, eaten ${dayWord(plan.serveAt, now)}`)}
+          :{' '}
+        </>
+      )}
+      {day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />}
       {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
       <Why figure="tenderness" reasons={reasons} tone="meat">
         {upperFirst(sure)}

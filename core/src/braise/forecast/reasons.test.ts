@@ -70,6 +70,14 @@ describe('every figure answers why', () => {
     for (const { text } of f.finish.steps) expect(why(staged, 'finish')).toContain(text);
   });
 
+  test('and the day it is eaten, where it is cooked ahead', () => {
+    const ahead = { ...staged, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } as const };
+    const day = forecast(ahead).nextDay;
+    expect(why(ahead, 'warmAt')).toContain(`${Math.round(day?.clock.totalMinutes ?? 0)} min on the day it is eaten`);
+    expect(why(ahead, 'warmAt')).toContain(`${Math.round(day?.warmed.minutes ?? 0)} of them`);
+    expect(why(staged, 'warmAt')).toBe('');
+  });
+
   test('the air outside is said by height, or as measured', () => {
     expect(why(staged, 'workingC')).toContain('at 1480 m');
     const measured = { ...staged, kitchen: { altitudeM: 1480, roomC: 19, airKPa: 84.2 } };

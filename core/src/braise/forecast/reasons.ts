@@ -5,6 +5,7 @@ import { isHotKind } from '../../plan/stage-settings';
 import { cookRate } from '../../physics/cook-value';
 import { kitchenAirKPa, workingTemperatureC } from '../../pot/cooker';
 import { fallsByItself } from '../../pot/pressure-run';
+import { KEPT_C, WARM_C } from '../../stations/warm-through';
 import type { Printer } from '../../units/quantity';
 import { reasonText, type ReasonFact } from '../../words/reason-words';
 import { meltingMinutes } from './timing';
@@ -166,6 +167,11 @@ function factsOf(f: Unreasoned): Behind[] {
       down: pot.releaseMinutes,
     },
   });
+  if (f.nextDay !== null) {
+    const { clock: day, warmed } = f.nextDay;
+    const values = { total: day.totalMinutes, hands: day.handsOnMinutes, warming: warmed.minutes };
+    add('warmAt', { code: 'its-day', values: { ...values, fromC: KEPT_C, toC: WARM_C } });
+  }
   if (sear.batches > 0) {
     const { batches, perBatch, coverage, minutes, preheatMinutes: preheat } = sear;
     add('sear', { code: 'batches', values: { batches, perBatch, coverage, minutes, preheat } });
