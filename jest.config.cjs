@@ -44,6 +44,7 @@ module.exports = {
       setupFiles: [`${__dirname}/web/src/testing/shims.ts`],
       // Style sheets draw nothing in a test; workers answer on the page's own thread.
       moduleNameMapper: {
+        '\\.module\\.css$': '<rootDir>/src/testing/class-names.ts',
         '\\.css$': '<rootDir>/src/testing/nothing.ts',
         // jsdom would parse every rule of the component library, and nothing asks how a thing looks.
         '[/]Dom[/]dynamicCSS$': '<rootDir>/src/testing/no-styles.ts',

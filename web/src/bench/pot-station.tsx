@@ -1,14 +1,4 @@
-import {
-  APART_STEPS,
-  liquidById,
-  liquidWord,
-  liquidSubstitutes,
-  LIMITS,
-  LIQUIDS,
-  type Forecast,
-  type LedgerEntry,
-  type Plan,
-} from '@hervir/core';
+import { APART_STEPS, liquidById, liquidWord, liquidSubstitutes, LIMITS, LIQUIDS, type Plan } from '@hervir/core';
 import { Button, Checkbox, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { useCookers } from '../api/queries';
@@ -17,9 +7,6 @@ import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
-import { Verdict } from '../shared/verdict';
-import { BaseVerdict } from './base-verdict';
-import { Remedies } from './remedies';
 import type { StationProps } from './station';
 import { WhenStage } from './when-stage';
 
@@ -42,60 +29,56 @@ const FROZEN = -18;
 const HOT_C = 90;
 const COLD_C = 20;
 
-/** Third station: which pot, deglazing, liquid by school, what is stirred in or laid on top, and what it leads to. */
+/** Third station: which pot, deglazing, liquid by school, and what is stirred in or laid on top. */
 export function PotStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   return (
-    <div className="fields">
-      <WhichPot plan={plan} edit={edit} faultAt={faultAt} />
-      <Deglazing plan={plan} edit={edit} faultAt={faultAt} />
-      <Poured plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
-      <Additions plan={plan} edit={edit} />
-      <Choice
-        label="Meat"
-        value={plan.rack ? 'rack' : 'base'}
-        options={[
-          { value: 'base', label: 'On the base' },
-          { value: 'rack', label: 'On a rack' },
-        ]}
-        onChange={(where) => edit((before) => ({ ...before, rack: where === 'rack' }))}
-      />
-      {plan.cooker.kind === 'stovetop' && (
+    <div className="fields-two">
+      <div className="fields">
+        <WhichPot plan={plan} edit={edit} faultAt={faultAt} />
+        <Deglazing plan={plan} edit={edit} faultAt={faultAt} />
         <Choice
-          label="Come up on"
-          value={plan.heat}
+          label="Meat"
+          value={plan.rack ? 'rack' : 'base'}
           options={[
-            { value: 'full', label: 'Full flame' },
-            { value: 'medium', label: 'Medium' },
+            { value: 'base', label: 'On the base' },
+            { value: 'rack', label: 'On a rack' },
           ]}
-          onChange={(heat) => edit((before) => ({ ...before, heat }))}
+          onChange={(where) => edit((before) => ({ ...before, rack: where === 'rack' }))}
         />
-      )}
-      {plan.cooker.kind === 'electric' && (
-        <Field
-          label="Starts later"
-          note={plan.waitsMinutes > 0 ? 'Raw meat must not lie long in a warm cooker.' : undefined}
-          fault={faultAt('waitsMinutes')}
-        >
-          {(id) => (
-            <NumberInput
-              id={id}
-              min={LIMITS.waitsMinutes.min}
-              max={LIMITS.waitsMinutes.max}
-              value={plan.waitsMinutes}
-              suffix="min"
-              onChange={(waitsMinutes) => waitsMinutes !== null && edit((before) => ({ ...before, waitsMinutes }))}
-            />
-          )}
-        </Field>
-      )}
-      {forecast && (
-        <>
-          <BaseVerdict forecast={forecast} edit={edit} />
-          <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{forecast.fill.text}</Verdict>
-          <Remedies remedies={forecast.fill.remedies} edit={edit} />
-          <LedgerTable forecast={forecast} />
-        </>
-      )}
+        {plan.cooker.kind === 'stovetop' && (
+          <Choice
+            label="Come up on"
+            value={plan.heat}
+            options={[
+              { value: 'full', label: 'Full flame' },
+              { value: 'medium', label: 'Medium' },
+            ]}
+            onChange={(heat) => edit((before) => ({ ...before, heat }))}
+          />
+        )}
+        {plan.cooker.kind === 'electric' && (
+          <Field
+            label="Starts later"
+            note={plan.waitsMinutes > 0 ? 'Raw meat must not lie long in a warm cooker.' : undefined}
+            fault={faultAt('waitsMinutes')}
+          >
+            {(id) => (
+              <NumberInput
+                id={id}
+                min={LIMITS.waitsMinutes.min}
+                max={LIMITS.waitsMinutes.max}
+                value={plan.waitsMinutes}
+                suffix="min"
+                onChange={(waitsMinutes) => waitsMinutes !== null && edit((before) => ({ ...before, waitsMinutes }))}
+              />
+            )}
+          </Field>
+        )}
+      </div>
+      <div className="fields">
+        <Poured plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
+        <Additions plan={plan} edit={edit} />
+      </div>
     </div>
   );
 }
@@ -364,53 +347,5 @@ function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNo
         );
       }}
     </ItemRows>
-  );
-}
-
-const STAGE_NAMES: Readonly<Record<LedgerEntry['stage'], string>> = {
-  deglaze: 'Deglazing',
-  load: 'Loading',
-  heating: 'Heating',
-  pressure: 'Under pressure',
-  release: 'Letting down',
-  opened: 'Opened',
-  second: 'Second run',
-  simmer: 'Open',
-};
-
-/** Every millilitre, from the first splash to the open pot. */
-function LedgerTable({ forecast }: { readonly forecast: Forecast }): ReactNode {
-  const { print } = useUnits();
-  const { liquid } = forecast;
-  return (
-    <table className="trade ledger">
-      <caption>Where the liquid comes from and goes</caption>
-      <tbody>
-        {liquid.entries.map(({ stage, what, ml }, i) => (
-          <tr key={`${stage}-${what}`}>
-            <th scope="row">
-              {what}
-              {liquid.entries[i - 1]?.stage !== stage && <small>{STAGE_NAMES[stage]}</small>}
-            </th>
-            <td className="figure">
-              {ml > 0 ? '+' : '−'}
-              {print('volume', Math.abs(ml))}
-            </td>
-          </tr>
-        ))}
-        <tr aria-current="true">
-          <th scope="row">free when the lid goes on</th>
-          <td className="figure">{print('volume', liquid.freeAtStartMl)}</td>
-        </tr>
-        <tr aria-current="true">
-          <th scope="row">free when it comes off</th>
-          <td className="figure">{print('volume', liquid.freeAtEndMl)}</td>
-        </tr>
-        <tr>
-          <th scope="row">fat on it</th>
-          <td className="figure">{print('volume', liquid.fatMl)}</td>
-        </tr>
-      </tbody>
-    </table>
   );
 }

@@ -6,7 +6,6 @@ import { Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { longDay } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Answer } from '../workers/reckoning';
 import { changing, type StationProps } from './station';
@@ -17,9 +16,8 @@ const THICKENERS = [
 ];
 const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: value }));
 
-/** Sixth station: how the sauce is finished, what comes onto the plate, for how many, and what is left. */
+/** Sixth station: how the sauce is finished, and for how many. */
 export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
-  const { print } = useUnits();
   const { finish } = plan;
   const change = changing(edit, 'finish');
   return (
@@ -112,43 +110,7 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
           />
         )}
       </Field>
-      {forecast && (
-        <section aria-label="The finish" className="prep">
-          <h3>To finish</h3>
-          <ol>
-            {forecast.finish.steps.map(({ id, text }) => (
-              <li key={id + text}>{text}</li>
-            ))}
-          </ol>
-          <h3>On the plate</h3>
-          <p>{forecast.finish.platingText}</p>
-          <p className="dim">
-            {print('mass', forecast.yield.cookedGrams[0])} to {print('mass', forecast.yield.cookedGrams[1])} of cooked
-            meat, {Math.round(forecast.yield.portions)} servings at the usual amount.
-          </p>
-        </section>
-      )}
       <Servings plan={plan} edit={edit} />
-      {forecast && (
-        <details className="fold">
-          <summary>What is left over</summary>
-          <ul className="leftovers">
-            {forecast.leftovers.steps.map((step) => (
-              <li key={step}>{step}</li>
-            ))}
-          </ul>
-          {forecast.leftovers.useBy && (
-            <p>
-              Eat it from the fridge by <strong>{longDay(forecast.leftovers.useBy.fridge)}</strong>, from the freezer by{' '}
-              <strong>{longDay(forecast.leftovers.useBy.freezer)}</strong>.
-            </p>
-          )}
-          <p className="caution-source">
-            Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart; from memory. Your local food-safety
-            authority comes first.
-          </p>
-        </details>
-      )}
     </div>
   );
 }

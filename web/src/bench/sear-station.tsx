@@ -1,15 +1,12 @@
 import { AROMATICS, aromaticKind, herbSwap, LIMITS, printerFor, type Aromatic, type Plan } from '@hervir/core';
 import { AutoComplete, Select } from 'antd';
 import type { ReactNode } from 'react';
-import { BatchPlan } from '../shared/batch-plan';
 import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { Verdict } from '../shared/verdict';
 import { OwnSear } from './sear-own';
-import { Remedies } from './remedies';
 import { changing, type StationProps } from './station';
 import { WhenStage } from './when-stage';
 
@@ -22,86 +19,69 @@ const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
 
 const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
 
-/** Second station: the sear batch by batch, and the aromatics in their order. */
+/** Second station: how it is seared, and the aromatics. */
 export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
-  const { system, print } = useUnits();
+  const { system } = useUnits();
   const { sear } = plan;
   const change = changing(edit, 'sear');
   const seared = sear.school !== 'none';
   return (
-    <div className="fields">
-      <Choice
-        label="School"
-        value={sear.school}
-        options={[
-          { value: 'hard', label: 'Hard' },
-          { value: 'quick', label: 'Quick' },
-          { value: 'light', label: 'Light' },
-          { value: 'none', label: 'None' },
-        ]}
-        note={GIVES[sear.school]}
-        onChange={(school) => change({ school, batches: undefined })}
-      />
-      {seared && (
-        <>
-          <Choice
-            label="Seared in"
-            value={sear.where}
-            options={[
-              { value: 'pot', label: 'The pot' },
-              { value: 'pan', label: 'A pan' },
-            ]}
-            onChange={(where) => change({ where })}
-          />
-          <Choice
-            label="First in"
-            value={sear.order}
-            options={[
-              { value: 'meat-first', label: 'Meat' },
-              { value: 'onion-first', label: 'Onion' },
-            ]}
-            note={
-              sear.order === 'onion-first'
-                ? 'Onion in first, the meat stirred into it: no hard sear, next to no fond.'
-                : undefined
-            }
-            onChange={(order) => change({ order })}
-          />
-          <Field label="Batches" fault={faultAt('sear.batches')}>
-            {(id) => (
-              <NumberInput
-                id={id}
-                min={LIMITS.batches.min}
-                max={LIMITS.batches.max}
-                precision={0}
-                value={sear.batches ?? null}
-                placeholder={forecast ? `${forecast.sear.proposedBatches}, as Hervir would` : ''}
-                onChange={(batches) => change({ batches: batches ?? undefined })}
-              />
-            )}
-          </Field>
-        </>
-      )}
-      {seared && <OwnSear plan={plan} forecast={forecast} edit={edit} />}
-      {forecast && seared && (
-        <>
-          <BatchPlan forecast={forecast} />
-          <p className="field-note">
-            {forecast.sear.preheatMinutes > 0 &&
-              `Base hot in ${Math.round(forecast.sear.preheatMinutes)} min; then oil, then dry meat. `}
-            {forecast.sear.faces.length > 1
-              ? `First face ${minutes(forecast.sear.faces[0])}, the others ${minutes(forecast.sear.faces[1])} each; turn when it lets go by itself.`
-              : `Stirred for ${minutes(forecast.sear.faces[0])}.`}
-            {forecast.sear.batches > 1 && ' A minute between batches for the base to come back.'}
-          </p>
-        </>
-      )}
-      {forecast?.saute.troubles.map(({ id, text, remedies }) => (
-        <div key={id} className="trouble-note">
-          <Verdict tone="watch">{text}</Verdict>
-          <Remedies remedies={remedies} edit={edit} />
-        </div>
-      ))}
+    <div className="fields-two">
+      <div className="fields">
+        <Choice
+          label="School"
+          value={sear.school}
+          options={[
+            { value: 'hard', label: 'Hard' },
+            { value: 'quick', label: 'Quick' },
+            { value: 'light', label: 'Light' },
+            { value: 'none', label: 'None' },
+          ]}
+          note={GIVES[sear.school]}
+          onChange={(school) => change({ school, batches: undefined })}
+        />
+        {seared && (
+          <>
+            <Choice
+              label="Seared in"
+              value={sear.where}
+              options={[
+                { value: 'pot', label: 'The pot' },
+                { value: 'pan', label: 'A pan' },
+              ]}
+              onChange={(where) => change({ where })}
+            />
+            <Choice
+              label="First in"
+              value={sear.order}
+              options={[
+                { value: 'meat-first', label: 'Meat' },
+                { value: 'onion-first', label: 'Onion' },
+              ]}
+              note={
+                sear.order === 'onion-first'
+                  ? 'Onion in first, the meat stirred into it: no hard sear, next to no fond.'
+                  : undefined
+              }
+              onChange={(order) => change({ order })}
+            />
+            <Field label="Batches" fault={faultAt('sear.batches')}>
+              {(id) => (
+                <NumberInput
+                  id={id}
+                  min={LIMITS.batches.min}
+                  max={LIMITS.batches.max}
+                  precision={0}
+                  value={sear.batches ?? null}
+                  placeholder={forecast ? `${forecast.sear.proposedBatches}, as Hervir would` : ''}
+                  onChange={(batches) => change({ batches: batches ?? undefined })}
+                />
+              )}
+            </Field>
+          </>
+        )}
+        {seared && <OwnSear plan={plan} forecast={forecast} edit={edit} />}
+      </div>
       <ItemRows
         label="Aromatics"
         items={plan.aromatics}
@@ -162,25 +142,6 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
           </>
         )}
       </ItemRows>
-      {forecast && forecast.sear.aromatics.length > 0 && (
-        <ol className="turns">
-          {forecast.sear.aromatics.map(({ id, what, minutes: long, note, grams }) => (
-            <li key={id}>
-              <strong>{what.join(', ')}</strong> {print('mass', grams)}
-              {long > 0 && <span className="figure"> {minutes(long)}</span>}
-              <span className="field-note"> {note}</span>
-            </li>
-          ))}
-        </ol>
-      )}
     </div>
   );
-}
-
-/** Minutes as one counts them at the pot: halves, and seconds under a minute. */
-function minutes(value: number | undefined): string {
-  if (value === undefined) return '';
-  if (value < 1) return `${Math.round((value * 60) / 5) * 5} s`;
-  const halves = Math.round(value * 2) / 2;
-  return `${Math.floor(halves)}${halves % 1 === 0 ? '' : '½'} min`;
 }

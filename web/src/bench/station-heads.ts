@@ -2,20 +2,27 @@ import {
   cutById,
   cutTitle,
   fallsByItself,
+  inTen,
   liquidById,
   liquidWord,
+  partAhead,
   printDuration,
+  type DinnerOdds,
   type Forecast,
   type Plan,
   type QuantityKind,
   type MoveKind,
 } from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
-import { FORM_PHRASES } from '../shared/words';
+import { clockTime, FORM_PHRASES } from '../shared/words';
+
+/** The stations of the bench, in the order of the work. */
+export const STATIONS = ['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce', 'clock'] as const;
+export type StationKey = (typeof STATIONS)[number];
 
 /** A station folded to one line: its verdict in a word with a shape, and what it holds. */
 export interface StationHead {
-  readonly key: string;
+  readonly key: StationKey;
   readonly title: string;
   readonly tone: Tone;
   readonly verdict: string;
@@ -32,11 +39,18 @@ const SCHOOLS: Readonly<Record<Plan['sear']['school'], string>> = {
 };
 
 /**
- * The heads of the six stations.
+ * The heads of the seven stations.
  *
  * @param faulty true where a field of the meat is wrong
+ * @param odds of dinner; null until they are reckoned
  */
-export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print, faulty: boolean): StationHead[] {
+export function stationHeads(
+  plan: Plan,
+  forecast: Forecast | null,
+  print: Print,
+  faulty: boolean,
+  odds: DinnerOdds | null = null,
+): StationHead[] {
   const cut = cutById(plan.meat.cut);
   const sure = forecast ? forecast.tenderness.chance.at + forecast.tenderness.chance.past : 0;
   const wanted = plan.confidence - 0.005;
@@ -69,11 +83,27 @@ export function stationHeads(plan: Plan, forecast: Forecast | null, print: Print
               : `${plan.release.naturalMinutes} min left alone, then the valve`,
     },
     sauceHead(plan, forecast, print),
+    clockHead(forecast, odds),
   ];
 }
 
+/** A dinner that is less sure than this is worth a second look. */
+const SURE = 0.5;
+
+function clockHead(forecast: Forecast | null, odds: DinnerOdds | null): StationHead {
+  const base = { key: 'clock', title: 'Clock' } as const;
+  if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
+  const { clock, plan } = forecast;
+  const summary = `${printDuration(clock.totalMinutes)} in all`;
+  if (partAhead(plan) === 'day') return { ...base, tone: 'fits', verdict: 'cooked', summary };
+  if (clock.eatAt === null) return { ...base, tone: 'watch', verdict: 'no dinner time', summary };
+  const at = clockTime(clock.eatAt);
+  if (odds === null) return { ...base, tone: 'none', verdict: at, summary };
+  return { ...base, tone: odds.inTime < SURE ? 'watch' : 'fits', verdict: `${at}: ${inTen(odds.inTime)}`, summary };
+}
+
 function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
-  const base = { key: 'vegetables', title: 'Vegetables and grains' } as const;
+  const base = { key: 'vegetables', title: 'Vegetables' } as const;
   const items = forecast?.stages.flatMap((stage) => stage.items) ?? [];
   if (plan.vegetables.length + plan.grains.length === 0 || !forecast) {
     return { ...base, tone: 'none', verdict: '', summary: 'None yet' };
@@ -90,7 +120,7 @@ function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): St
 }
 
 function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
-  const base = { key: 'sauce', title: 'Sauce and plate' } as const;
+  const base = { key: 'sauce', title: 'Sauce' } as const;
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
   const { finish } = forecast;
   const doing = finish.steps
@@ -147,7 +177,7 @@ function searHead(plan: Plan, forecast: Forecast | null): StationHead {
 function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
   const poured = [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids];
   const more = plan.additions.map(({ ingredient, when }) => `${liquidWord(ingredient)} ${WHEN_WORDS[when]}`);
-  const base = { key: 'pot', title: 'Pot and liquid' } as const;
+  const base = { key: 'pot', title: 'Pot' } as const;
   const summary =
     [...poured.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`), ...more].join(', ') ||
     'Nothing poured';

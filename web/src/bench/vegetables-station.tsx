@@ -20,7 +20,6 @@ import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { placesOf } from './places';
-import { StagesEditor } from './stages-editor';
 import type { StationProps } from './station';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
@@ -191,7 +190,7 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
         nameOf={({ name }) => name}
         blank={(): Plan['others'][number] => ({ name: 'olives', grams: 50, place: 'end' })}
         most={12}
-        addLabel="Add something Hervir does not know"
+        addLabel="Add something else"
         onChange={(others) => edit((before) => ({ ...before, others }))}
       >
         {(item, change, i) => (
@@ -224,7 +223,6 @@ export function VegetablesStation({ plan, forecast, edit }: StationProps): React
           </>
         )}
       </ItemRows>
-      <StagesEditor plan={plan} forecast={forecast} edit={edit} />
     </div>
   );
 }

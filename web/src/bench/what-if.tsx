@@ -15,7 +15,7 @@ import { Button, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
-import { FORM_GOOD_FOR, FORM_NAMES, GRADE_WORDS } from '../shared/words';
+import { GRADE_WORDS } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
@@ -34,12 +34,11 @@ interface Props {
   readonly edit: Edit;
 }
 
-/** The same dish otherwise: cut another way, without pressure, from an old recipe, or not tender yet. */
+/** The same dish otherwise: without pressure, from an old recipe, or not tender yet. */
 export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode {
   const { print } = useUnits();
   return (
     <div className="what-if">
-      <CutAnotherWay alternatives={alternatives} edit={edit} />
       <section aria-label="Without pressure">
         <h3>Without pressure</h3>
         <dl className="pairs">
@@ -66,51 +65,6 @@ export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode
       <OldRecipe plan={plan} edit={edit} />
       <StillTough plan={plan} forecast={forecast} />
     </div>
-  );
-}
-
-function CutAnotherWay({ alternatives, edit }: Pick<Props, 'alternatives' | 'edit'>): ReactNode {
-  const { print } = useUnits();
-  if (alternatives === null) return <p className="dim">Reckoning the other ways…</p>;
-  return (
-    <section aria-label="Cut another way">
-      <h3>Cut another way</h3>
-      <ul className="cards">
-        {alternatives.forms.map((way) => {
-          const { form } = way;
-          if (form === undefined) return null;
-          return (
-            <li key={form} className="card" aria-current={way.chosen}>
-              <strong>{FORM_NAMES[form]}</strong>{' '}
-              <span className="dim">
-                {way.pieces === 1 ? 'one piece' : `${way.pieces} pieces`}, {print('length', way.thicknessCm)}
-              </span>
-              <div>
-                <span className="figure">{way.pressureMinutes} min</span> under pressure,{' '}
-                {printDuration(way.totalMinutes)} in all
-              </div>
-              <div className="dim">{FORM_GOOD_FOR[form]}</div>
-              {way.chosen ? (
-                <span className="verdict fits">● as it is</span>
-              ) : (
-                <Button
-                  size="small"
-                  onClick={() =>
-                    edit((before) => ({
-                      ...before,
-                      pressureMinutes: null,
-                      meat: { ...before.meat, form, pieces: undefined, thicknessCm: undefined },
-                    }))
-                  }
-                >
-                  Take {FORM_NAMES[form].toLowerCase()}
-                </Button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }
 

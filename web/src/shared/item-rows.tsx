@@ -21,6 +21,11 @@ export function ItemRows<T>({ label, items, nameOf, blank, most, addLabel, onCha
       <span className="label" aria-hidden>
         {label}
       </span>
+      {items.length < most && (
+        <Button className="item-add" icon={<PlusOutlined />} onClick={() => onChange([...items, blank()])}>
+          {addLabel}
+        </Button>
+      )}
       {items.map((item, i) => (
         <div key={i} className="item-row">
           <div className="item-fields">
@@ -34,11 +39,6 @@ export function ItemRows<T>({ label, items, nameOf, blank, most, addLabel, onCha
           />
         </div>
       ))}
-      {items.length < most && (
-        <Button className="item-add" icon={<PlusOutlined />} onClick={() => onChange([...items, blank()])}>
-          {addLabel}
-        </Button>
-      )}
     </div>
   );
 }

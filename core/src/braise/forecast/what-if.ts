@@ -1,6 +1,7 @@
 import { cutById, type Form } from '../../larder/cuts';
 import type { Plan, ReleaseMethod } from '../../plan/plan';
 import { textureWord } from '../../stations/doneness';
+import type { CurvePoint } from './curve';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 import { laterBy } from './later-by';
@@ -25,8 +26,23 @@ export interface Alternative {
   readonly coreC: number;
   /** Vegetables and grains, and what each is like by this way. */
   readonly textures: readonly { readonly name: string; readonly texture: string; readonly met: boolean }[];
+  /** From the lid on until it is open, minutes counted from there: the pot, and how far the collagen has come. */
+  readonly curve: readonly Pick<CurvePoint, 'minute' | 'liquidC' | 'melted'>[];
+  /** When on it the minutes under pressure are over. */
+  readonly endMinute: number;
   /** True for the plan as it is. */
   readonly chosen: boolean;
+}
+
+/** What happens under the first lid, with its own minutes. */
+function underTheLid({ pot, plan, pressureMinutes }: Forecast): Pick<Alternative, 'curve' | 'endMinute'> {
+  const melting = pot.curve.filter(({ melted }) => melted !== null);
+  const begins = melting[0]?.minute ?? 0;
+  const endMinute = (plan.cooker.timerStarts === 'pin' ? pot.minutesToPin : pot.minutesToPressure) + pressureMinutes;
+  const curve = melting
+    .map(({ minute, liquidC, melted }) => ({ minute: minute - begins, liquidC, melted }))
+    .filter(({ minute }) => minute <= endMinute + pot.releaseMinutes + 0.01);
+  return { curve, endMinute };
 }
 
 function alternative(
@@ -50,6 +66,7 @@ function alternative(
     textures: other.stages.flatMap(({ items }) =>
       items.map(({ name, texture, met }) => ({ name, texture: textureWord(texture), met })),
     ),
+    ...underTheLid(other),
     chosen,
   };
 }

@@ -1,0 +1,43 @@
+import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import type { Forecast } from '@hervir/core';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { useStore } from 'zustand';
+import { StartButton } from '../cook/start-button';
+import { RehearseButton } from '../rehearse/rehearse-button';
+import { redo, undo, useBench } from '../state/bench-store';
+import { SaveNote } from './save-note';
+import { BenchSentence } from './sentence';
+import type { Edit } from './station';
+
+interface Props {
+  readonly id: string | null;
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
+}
+
+/** The whole plan in a sentence, and what can be done with it. */
+export function BenchHead({ id, forecast, edit }: Props): ReactNode {
+  const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
+  const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);
+  return (
+    <div className="bench-head">
+      {forecast ? (
+        <BenchSentence
+          forecast={forecast}
+          onServeAt={(serveAt) => edit((before) => ({ ...before, serveAt }))}
+          onPropose={() => edit((before) => ({ ...before, pressureMinutes: null }))}
+        />
+      ) : (
+        <p className="bench-sentence dim">Reckoning…</p>
+      )}
+      <div className="bench-actions">
+        <SaveNote />
+        <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
+        <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
+        {id !== null && <RehearseButton braiseId={id} disabled={forecast === null} />}
+        {id !== null && <StartButton braiseId={id} forecast={forecast} />}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import { printDuration, withStage, type DinnerOdds, type Forecast, type Plan } from '@hervir/core';
+import { Button, Checkbox } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Line } from '../shared/line/line';
+import { useBench } from '../state/bench-store';
+import type { Edit } from './station';
+
+/** px: the line over the whole width, so low that an open station stands under it whole at 1280 by 800. */
+const LINE_HEIGHT = 220;
+
+/** A task put earlier by so many minutes; 0 takes it back to as late as it can be. */
+function moveTask(plan: Plan, task: string, earlier: number): Plan {
+  const others = Object.entries(plan.moved).filter(([id]) => id !== task);
+  return { ...plan, moved: Object.fromEntries(earlier > 0 ? [...others, [task, earlier]] : others) };
+}
+
+interface Props {
+  readonly forecast: Forecast | null;
+  /** What the handle was last moved to. */
+  readonly minutes: number | null;
+  readonly odds: DinnerOdds | null;
+  readonly edit: Edit;
+  readonly onEverything: () => void;
+}
+
+/** The line of the plan on the bench, over its whole width. */
+export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props): ReactNode {
+  const drag = useBench((state) => state.drag);
+  const [showCore, setShowCore] = useState(false);
+  return (
+    <section className="vessel panel bench-line" aria-label="The line">
+      <div className="panel-head">
+        <h2>The line</h2>
+        <Checkbox checked={showCore} onChange={(event) => setShowCore(event.target.checked)}>
+          middle of the meat
+        </Checkbox>
+        {forecast && (
+          <span className="dim">
+            {printDuration(forecast.clock.totalMinutes)} in all, {printDuration(forecast.clock.handsOnMinutes)} hands-on
+          </span>
+        )}
+        <Button className="bench-everything" onClick={onEverything}>
+          Why, what if, care
+        </Button>
+      </div>
+      {forecast && (
+        <Line
+          forecast={forecast}
+          minutes={minutes ?? forecast.pressureMinutes}
+          height={LINE_HEIGHT}
+          odds={odds}
+          showCore={showCore}
+          onMove={(task, earlier) => edit((before) => moveTask(before, task, earlier))}
+          onStage={(stage, wanted) =>
+            edit((before) => ({ ...before, ...withStage(before, stage, { minutes: wanted }) }))
+          }
+          onDrag={drag}
+          onDrop={(wanted) => {
+            drag(null);
+            edit((before) => (before.pressureMinutes === wanted ? before : { ...before, pressureMinutes: wanted }));
+          }}
+        />
+      )}
+    </section>
+  );
+}

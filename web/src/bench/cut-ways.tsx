@@ -1,0 +1,93 @@
+import { printDuration, type Alternative, type Plan } from '@hervir/core';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { MeltCurve } from '../shared/melt-curve';
+import { longestOf, type MeltWay } from '../shared/melt-geometry';
+import { useUnits } from '../shared/use-units';
+import { FORM_GOOD_FOR, FORM_NAMES } from '../shared/words';
+import type { Alternatives } from '../workers/reckoning';
+import styles from './cut-ways.module.css';
+import type { Edit } from './station';
+
+const CURVE_HEIGHT = 52;
+
+const wayOf = ({ form, curve, endMinute }: Alternative): MeltWay => ({
+  key: form ?? '',
+  curve,
+  endMinute,
+  chosen: true,
+});
+
+interface Props {
+  readonly plan: Plan;
+  readonly alternatives: Alternatives | null;
+  readonly edit: Edit;
+}
+
+/** The same meat cut another way, side by side, each with how it gets tender. */
+export function CutWays({ plan, alternatives, edit }: Props): ReactNode {
+  if (alternatives === null) return <p className="dim">Reckoning the other ways…</p>;
+  const minutes = longestOf(alternatives.forms.map(wayOf));
+  return (
+    <section aria-label="Cut another way">
+      <h3 className={styles['title']}>Cut another way</h3>
+      <ul className={styles['ways']}>
+        {alternatives.forms.map((way) => (
+          <CutWay key={way.form} way={way} target={plan.target} minutes={minutes} edit={edit} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function CutWay({
+  way,
+  target,
+  minutes,
+  edit,
+}: {
+  readonly way: Alternative;
+  readonly target: Plan['target'];
+  readonly minutes: number;
+  readonly edit: Edit;
+}): ReactNode {
+  const { print } = useUnits();
+  const { form, chosen, pieces, thicknessCm, pressureMinutes, totalMinutes } = way;
+  if (form === undefined) return null;
+  return (
+    <li className={styles['way']} aria-current={chosen}>
+      <strong>{FORM_NAMES[form]}</strong>
+      <span className="dim">
+        {pieces === 1 ? 'one piece' : `${pieces} pieces`}, {print('length', thicknessCm)}
+      </span>
+      <span className={styles['minutes']}>
+        <span className="figure">{pressureMinutes}</span> min
+      </span>
+      <span className="dim">{printDuration(totalMinutes)} in all</span>
+      <MeltCurve
+        ways={[wayOf(way)]}
+        target={target}
+        height={CURVE_HEIGHT}
+        minutes={minutes}
+        label={`${FORM_NAMES[form]}: tender after ${pressureMinutes} minutes under pressure`}
+      />
+      <span className={styles['good']}>{FORM_GOOD_FOR[form]}</span>
+      {chosen ? (
+        <span className="verdict fits">● as it is</span>
+      ) : (
+        <Button
+          aria-label={`Take ${FORM_NAMES[form].toLowerCase()}`}
+          onClick={() =>
+            edit((before) => ({
+              ...before,
+              pressureMinutes: null,
+              meat: { ...before.meat, form, pieces: undefined, thicknessCm: undefined },
+            }))
+          }
+        >
+          Take it
+        </Button>
+      )}
+    </li>
+  );
+}

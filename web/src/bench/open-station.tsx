@@ -1,0 +1,152 @@
+import type { Forecast } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { SectionDrawing } from '../shared/section/section';
+import { Verdict } from '../shared/verdict';
+import type { Alternatives } from '../workers/reckoning';
+import { BaseVerdict } from './base-verdict';
+import { ClockPanel } from './clock-panel';
+import { CutWays } from './cut-ways';
+import { LedgerTable } from './ledger';
+import { MeatStation } from './meat-station';
+import { PotStation } from './pot-station';
+import { ReleaseStation } from './release-station';
+import { ReleaseWays } from './release-ways';
+import { Remedies } from './remedies';
+import { SauceDrawing, ToFinish } from './sauce-drawing';
+import { SauceStation } from './sauce-station';
+import { SearDrawing } from './sear-drawing';
+import { SearStation } from './sear-station';
+import { StageBoard } from './stage-board';
+import { StagesEditor } from './stages-editor';
+import type { StationProps } from './station';
+import type { StationKey } from './station-heads';
+import { StationPanel } from './station-panel';
+import { StationWhy } from './station-why';
+import { VegetablesStation } from './vegetables-station';
+
+/** px */
+const SECTION_HEIGHT = 218;
+
+interface Props extends StationProps {
+  readonly id: string;
+  readonly station: StationKey;
+  readonly alternatives: Alternatives | null;
+  readonly onStation: (station: StationKey) => void;
+}
+
+/** The station that is open: one `case` for each. */
+export function OpenStation(props: Props): ReactNode {
+  const { id, station, plan, forecast, alternatives, edit, faultAt, onStation } = props;
+  const own = { plan, forecast, edit, faultAt };
+  const why = forecast ? <StationWhy station={station} forecast={forecast} /> : undefined;
+  switch (station) {
+    case 'meat':
+      return (
+        <StationPanel
+          station={station}
+          fields={<MeatStation {...own} />}
+          drawing={<CutWays plan={plan} alternatives={alternatives} edit={edit} />}
+          why={why}
+        />
+      );
+    case 'sear':
+      return (
+        <StationPanel
+          station={station}
+          fields={<SearStation {...own} />}
+          drawing={forecast ? <SearDrawing forecast={forecast} edit={edit} /> : undefined}
+          why={why}
+        />
+      );
+    case 'pot':
+      return (
+        <StationPanel
+          station={station}
+          fields={<PotStation {...own} />}
+          drawing={
+            forecast ? <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={onStation} /> : undefined
+          }
+          why={forecast ? <PotVerdicts forecast={forecast} edit={edit} why={why} /> : undefined}
+        />
+      );
+    case 'vegetables':
+      return (
+        <StationPanel
+          station={station}
+          fields={<VegetablesStation {...own} />}
+          drawing={
+            forecast ? (
+              <SectionDrawing
+                forecast={forecast}
+                height={SECTION_HEIGHT}
+                onStation={onStation}
+                beside={<StageBoard forecast={forecast} edit={edit} />}
+              />
+            ) : undefined
+          }
+          why={
+            <>
+              <StagesEditor plan={plan} forecast={forecast} edit={edit} />
+              {why}
+            </>
+          }
+        />
+      );
+    case 'release':
+      return (
+        <StationPanel
+          station={station}
+          fields={<ReleaseStation plan={plan} edit={edit} faultAt={faultAt} ways={alternatives?.releases ?? null} />}
+          drawing={alternatives ? <ReleaseWays ways={alternatives.releases} /> : undefined}
+          why={why}
+        />
+      );
+    case 'sauce':
+      return (
+        <StationPanel
+          station={station}
+          fields={<SauceStation {...own} />}
+          drawing={forecast ? <SauceDrawing forecast={forecast} /> : undefined}
+          why={
+            forecast ? (
+              <>
+                <ToFinish forecast={forecast} />
+                {why}
+              </>
+            ) : undefined
+          }
+        />
+      );
+    case 'clock':
+      return (
+        <StationPanel
+          station={station}
+          fields={forecast && <ClockPanel id={id} plan={plan} forecast={forecast} edit={edit} />}
+        />
+      );
+  }
+}
+
+/** What the pot comes to: the base against its cut-out, the fill, and every millilitre. */
+function PotVerdicts({
+  forecast,
+  edit,
+  why,
+}: {
+  readonly forecast: Forecast;
+  readonly edit: StationProps['edit'];
+  readonly why: ReactNode;
+}): ReactNode {
+  return (
+    <>
+      <BaseVerdict forecast={forecast} edit={edit} />
+      <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{forecast.fill.text}</Verdict>
+      <Remedies remedies={forecast.fill.remedies} edit={edit} />
+      <details className="fold">
+        <summary>Every millilitre</summary>
+        <LedgerTable forecast={forecast} />
+      </details>
+      {why}
+    </>
+  );
+}

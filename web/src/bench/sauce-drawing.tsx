@@ -1,0 +1,123 @@
+import type { Forecast } from '@hervir/core';
+import { scaleLinear } from 'd3';
+import type { ReactNode } from 'react';
+import { useUnits } from '../shared/use-units';
+import { longDay } from '../shared/words';
+import styles from './sauce-drawing.module.css';
+
+/** One volume between the open pot and the spoon. */
+export interface SauceBar {
+  readonly what: string;
+  /** Below nothing where it is taken away, ml. */
+  readonly ml: number;
+  readonly whole: boolean;
+}
+
+/** Less is a splash that nobody measures, ml. */
+const WORTH_ML = 5;
+
+/**
+ * Volumes from the open pot to the spoon, in their order; parts and wholes add up.
+ *
+ * @param f its liquid and its finish
+ */
+export function sauceBars({ liquid, finish }: Pick<Forecast, 'liquid' | 'finish'>): SauceBar[] {
+  const { ladleOutMl, reducedMl, sauceMl } = finish;
+  const inPot = liquid.freeAtEndMl;
+  const boiledOff = Math.max(0, inPot - ladleOutMl - reducedMl);
+  const added = sauceMl - (inPot - ladleOutMl - boiledOff);
+  const parts: SauceBar[] = [
+    { what: 'ladled out', ml: -ladleOutMl, whole: false },
+    { what: 'boiled off', ml: -boiledOff, whole: false },
+    { what: 'stirred in', ml: added, whole: false },
+  ];
+  return [
+    { what: 'in the open pot', ml: inPot, whole: true },
+    ...parts.filter(({ ml }) => Math.abs(ml) >= WORTH_ML),
+    { what: 'sauce', ml: sauceMl, whole: true },
+  ];
+}
+
+/** What is done to the sauce, in its order. */
+export function ToFinish({ forecast: { finish } }: { readonly forecast: Forecast }): ReactNode {
+  return (
+    <section aria-label="The finish" className={styles['finish']}>
+      <h3>To finish</h3>
+      <ol>
+        {finish.steps.map(({ id, text }) => (
+          <li key={id + text}>{text}</li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** From pot to spoon: volumes as bars, the plate, and what is left. */
+export function SauceDrawing({ forecast }: { readonly forecast: Forecast }): ReactNode {
+  const { print } = useUnits();
+  const { finish } = forecast;
+  return (
+    <section aria-label="From pot to spoon" className={styles['finish']}>
+      <Bars bars={sauceBars(forecast)} />
+      {finish.skimMl > 0 && <p className="dim">{print('volume', finish.skimMl)} of fat is skimmed off.</p>}
+      <PlateAndLeft forecast={forecast} />
+    </section>
+  );
+}
+
+function Bars({ bars }: { readonly bars: readonly SauceBar[] }): ReactNode {
+  const { print } = useUnits();
+  const width = scaleLinear([0, Math.max(...bars.map(({ ml }) => Math.abs(ml)), 1)], [0, 100]);
+  return (
+    <ul className={styles['bars']}>
+      {bars.map(({ what, ml, whole }) => (
+        <li key={what}>
+          <span>{what}</span>
+          <span className={styles['track']}>
+            <span
+              className={whole ? styles['whole'] : ml < 0 ? styles['taken'] : styles['added']}
+              style={{ width: `${width(Math.abs(ml))}%` }}
+            />
+          </span>
+          <span className="figure">
+            {whole ? '' : ml < 0 ? '−' : '+'}
+            {print('volume', Math.abs(ml))}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What comes onto the plate, for how many, and what becomes of the rest. */
+function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode {
+  const { print } = useUnits();
+  return (
+    <section aria-label="The plate" className={styles['finish']}>
+      <h3>On the plate</h3>
+      <p>{forecast.finish.platingText}</p>
+      <p className="dim">
+        {print('mass', forecast.yield.cookedGrams[0])} to {print('mass', forecast.yield.cookedGrams[1])} of cooked meat,{' '}
+        {Math.round(forecast.yield.portions)} servings at the usual amount.
+      </p>
+      <details className="fold">
+        <summary>What is left over</summary>
+        <ul className="leftovers">
+          {forecast.leftovers.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ul>
+        {forecast.leftovers.useBy && (
+          <p>
+            Eat it from the fridge by <strong>{longDay(forecast.leftovers.useBy.fridge)}</strong>, from the freezer by{' '}
+            <strong>{longDay(forecast.leftovers.useBy.freezer)}</strong>.
+          </p>
+        )}
+        <p className="caution-source">
+          Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart; from memory. Your local food-safety
+          authority comes first.
+        </p>
+      </details>
+    </section>
+  );
+}

@@ -1,0 +1,93 @@
+import type { Forecast, Reason } from '@hervir/core';
+import type { ReactNode } from 'react';
+import type { StationKey } from './station-heads';
+import styles from './station-why.module.css';
+
+/** The figures that are decided at each station. */
+const FIGURES: Readonly<Record<StationKey, readonly string[]>> = {
+  meat: ['pressureMinutes', 'tenderness', 'coreC'],
+  sear: ['sear'],
+  pot: ['fill', 'workingC', 'minutesToPressure', 'liquid'],
+  vegetables: ['stages', 'secondRun'],
+  release: ['releaseMinutes'],
+  // What is done to the sauce stands beside it, step by step.
+  sauce: ['yield'],
+  clock: ['startAt', 'warmAt'],
+};
+
+type Step = Forecast['cautions'][number]['step'];
+/** Where a caution of each step stands. */
+const STATION_OF: Readonly<Record<Step, StationKey>> = {
+  meat: 'meat',
+  sear: 'sear',
+  pot: 'pot',
+  vegetables: 'vegetables',
+  release: 'release',
+  plate: 'sauce',
+};
+
+/** So many reasons stand open; the others are a press away, so that the panel keeps to the window. */
+const OPEN = 2;
+
+/** The reasons that can be said in a line: the base has a list of its own, with what mends it, and so has the ledger. */
+export const plainReasons = ({ reasons }: Pick<Forecast, 'reasons'>): Reason[] =>
+  reasons.filter(({ figure, text }) => figure !== 'burn' && !(figure === 'liquid' && /^[+−]/.test(text)));
+
+/** Why the figures of one station are what they are, and what can hurt there. */
+export function StationWhy({
+  station,
+  forecast,
+}: {
+  readonly station: StationKey;
+  readonly forecast: Forecast;
+}): ReactNode {
+  const own = FIGURES[station].flatMap((figure) => plainReasons(forecast).filter((reason) => reason.figure === figure));
+  const cautions = forecast.cautions.filter(({ step }) => STATION_OF[step] === station);
+  return (
+    <div className={styles['why']}>
+      {own.length > 0 && (
+        <section aria-label="Why">
+          <h3>Why</h3>
+          <List of={own.slice(0, OPEN)} />
+          {own.length > OPEN && (
+            <details className="fold">
+              <summary>{own.length - OPEN} more</summary>
+              <List of={own.slice(OPEN)} />
+            </details>
+          )}
+        </section>
+      )}
+      {cautions.length > 0 && (
+        <details className="fold">
+          <summary>Take care: {cautions.length}</summary>
+          <Cautions of={cautions} />
+        </details>
+      )}
+    </div>
+  );
+}
+
+function List({ of }: { readonly of: readonly Reason[] }): ReactNode {
+  return (
+    <ul className="reasons">
+      {of.map(({ text }) => (
+        <li key={text}>{text}</li>
+      ))}
+    </ul>
+  );
+}
+
+/** Cautions, each with where it comes from. */
+export function Cautions({ of }: { readonly of: Forecast['cautions'] }): ReactNode {
+  return (
+    <ul className="reasons">
+      {of.map(({ code, text, source }) => (
+        <li key={code}>
+          <span aria-hidden>▲ </span>
+          {text}
+          <div className="caution-source">Source: {source}</div>
+        </li>
+      ))}
+    </ul>
+  );
+}
