@@ -30,7 +30,7 @@ const viewsOf = (plan) => {
       height: 800,
       colours: 'day',
       script: [
-        ['station', 'Pot and liquid'],
+        ['station', 'Pot'],
         ['box', 'scraped clean'],
       ],
       after: 'Expect the burn error',
@@ -144,7 +144,7 @@ await demoInBrowser(async ({ address, browser, plans, clock }) => {
     width: 1280,
     height: 800,
     colours: 'day',
-    press: '::-p-aria([name="Clock"][role="tab"])',
+    script: [['station', 'Clock']],
     after: 'in ice water',
   });
   const { items } = await (await fetch(`${address}/api/log?limit=1`)).json();

@@ -279,8 +279,8 @@ export class Person {
     const isOpen = (): Promise<boolean> =>
       this.page.evaluate(
         (title: string) =>
-          [...document.querySelectorAll('[aria-expanded="true"]')].some((open) =>
-            (open.textContent ?? '').includes(title),
+          [...document.querySelectorAll('[role="tab"][aria-selected="true"]')].some((open) =>
+            (open.textContent ?? '').startsWith(title),
           ),
         station,
       );

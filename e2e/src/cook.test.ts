@@ -211,7 +211,7 @@ describe('at the pot', () => {
     const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await cook.goes('/');
     await cook.opensPlan('Pork collar with chestnuts');
-    await cook.opens('Pot and liquid');
+    await cook.opens('Pot');
     await cook.writes('textbox', 'How much', '4.5 l');
     await cook.reads('over the fill line');
     await cook.presses('button', 'Start cooking');

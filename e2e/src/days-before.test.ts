@@ -105,7 +105,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     const { id } = await kitchen.asks<{ id: string }>('POST', '/braises', { id: randomUUID(), plan });
     const friday = await on('2027-01-15T18:00:00Z', width);
     await friday.goes(`/bench/${id}`);
-    await friday.presses('tab', 'Clock');
+    await friday.opens('Clock');
     await friday.picks('Eaten', 'the evening after');
     await friday.reads(/In the fridge by 19:00 tomorrow/);
     await friday.reads(/min in ice water, about .* of ice, then the fridge/);

@@ -183,10 +183,11 @@ describe('minutes to trust', () => {
   test('what if: another cut, an old recipe and a tough piece are answered and can be taken', async () => {
     const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
+    await person.presses('button', 'Take bite-size');
+    await person.reads(/Bite-size\s+\d+ pieces[^●]*● as it is/);
+    await person.presses('button', 'Why, what if, care');
     await person.presses('tab', 'What if');
     await person.reads('Slow cooker');
-    await person.presses('button', 'Take bite-size');
-    await person.reads('bite-size');
     await person.reads('Saved');
     await person.writes('spinbutton', 'Minutes of the recipe', '240');
     await person.reads(/is \d+ min\s+under pressure/);

@@ -5,7 +5,8 @@ import { useHealth, useRunning, useSaveSettings, useSettings } from '../api/quer
 import { usePreferences } from '../state/preferences';
 import { useUnits } from '../shared/use-units';
 import { Notices } from './notices';
-import { ROOMS } from './rooms';
+import { isIn, ROOMS } from './rooms';
+import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
 import type { Colours } from './theme';
 
@@ -14,7 +15,8 @@ const Pill = lazy(() => import('../cook/pill').then((module) => ({ default: modu
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Alt 1 … 9', 'go to a room'],
-  ['1 … 6', 'open a station on the bench'],
+  ['1 … 7', 'open a station on the bench'],
+  ['0', 'on the bench: why, what if and care together'],
   ['← →', 'on the line: a minute less or more under pressure'],
   ['Page ↓ ↑', 'on the line: five minutes'],
   ['Ctrl Z, Ctrl Y', 'undo and redo on the bench'],
@@ -46,7 +48,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
     useCallback(() => setKeysShown(true), []),
     settings?.letterKeys ?? true,
   );
-  const room = TITLED.find(({ path }) => pathname === path || (path !== '/' && pathname.startsWith(`${path}/`)));
+  const room = TITLED.find(({ path }) => isIn(pathname, path));
   // What rings calls the window, in whatever room one is.
   const [rings, setRings] = useState<string | null>(null);
   useEffect(() => {
@@ -59,13 +61,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
         <NavLink to="/" className="rail-name" aria-label="Hervir, tonight">
           hervir
         </NavLink>
-        <nav className="rail-rooms" aria-label="Rooms">
-          {ROOMS.map(({ path, name }) => (
-            <NavLink key={path} to={path} end={path === '/'}>
-              {name}
-            </NavLink>
-          ))}
-        </nav>
+        <RoomsNav />
         {cooking && (
           <Suspense fallback={null}>
             <Pill onRings={setRings} />

@@ -32,8 +32,9 @@ async function station(user: UserEvent, title: string): Promise<void> {
   await user.click(screen.getByText(title, { selector: '.title' }));
 }
 
-/** Turns to a page of what lies beside the plan; that comes a moment after the plan itself. */
+/** Turns to a page of everything together. */
 async function tab(user: UserEvent, name: string): Promise<void> {
+  await user.click(screen.getByRole('button', { name: 'Why, what if, care' }));
   await user.click(await screen.findByText(name, { selector: '.ant-tabs-tab-btn' }));
 }
 
@@ -125,7 +126,7 @@ describe('the bench', () => {
     });
     const alerts = await screen.findAllByText(/Expect the burn error/);
     expect(alerts.length).toBeGreaterThan(0);
-    await station(user, 'Pot and liquid');
+    await station(user, 'Pot');
     await chooses(user, 'Meat', 'On a rack');
     await saved(kitchen, ({ rack }) => expect(rack).toBe(true));
     await picks(user, 'When, tomato paste', 'on top');
@@ -136,7 +137,7 @@ describe('the bench', () => {
 
   test('liquid by school is worked out for this pot, and taken by a press', async () => {
     const { user, kitchen } = await bench();
-    await station(user, 'Pot and liquid');
+    await station(user, 'Pot');
     const schools = await screen.findByRole('group', { name: 'How much liquid, by school' });
     const [first] = within(schools).getAllByRole('button');
     await user.click(first as HTMLElement);
@@ -149,7 +150,7 @@ describe('the bench', () => {
 
   test('vegetables and grains are added with a texture, pinned to a place, and taken out', async () => {
     const { user, kitchen } = await bench();
-    await station(user, 'Vegetables and grains');
+    await station(user, 'Vegetables');
     await user.click(await screen.findByRole('button', { name: /Add a vegetable/ }));
     await saved(kitchen, ({ vegetables }) =>
       expect(vegetables).toMatchObject([{ vegetable: 'carrot', texture: 'tender', place: 'auto' }]),
@@ -181,7 +182,7 @@ describe('the bench', () => {
 
   test('the sauce: thickener, body and how much of it', async () => {
     const { user, kitchen } = await bench();
-    await station(user, 'Sauce and plate');
+    await station(user, 'Sauce');
     await picks(user, 'Thicken', /Potato starch/i);
     await saved(kitchen, ({ finish }) => expect(finish.thickener).toBe('potato-starch'));
     await picks(user, 'Body', 'thick');
@@ -201,9 +202,9 @@ describe('the bench', () => {
 
   test('what if: other cuts of the same meat beside it, an old recipe’s hours, and still tough', async () => {
     const { user } = await bench();
-    await tab(user, 'What if');
     const other = await screen.findByRole('region', { name: 'Cut another way' });
     await waitFor(() => expect(other.textContent).toMatch(/\d+ min/));
+    await tab(user, 'What if');
     const old = screen.getByRole('region', { name: 'From an old recipe' });
     await writes(user, 'Minutes of the recipe', '210');
     await waitFor(() => expect(old.textContent).toMatch(/\d+ min/));
@@ -214,7 +215,7 @@ describe('the bench', () => {
 
   test('the clock: a side dish is put beside, with its steps, and left out again', async () => {
     const { user, kitchen } = await bench();
-    await tab(user, 'Clock');
+    await station(user, 'Clock');
     await picks(user, 'Add a side dish', 'Polenta');
     await saved(kitchen, ({ sides }) => expect(sides.map(({ name }) => name)).toEqual(['Polenta']));
     await user.click(await screen.findByRole('button', { name: 'Leave out Polenta' }));
@@ -223,7 +224,7 @@ describe('the bench', () => {
 
   test('cooked ahead: a day later, warmed another way, too deep is said; and back to the same evening', async () => {
     const { user, kitchen } = await bench();
-    await tab(user, 'Clock');
+    await station(user, 'Clock');
     await picks(user, 'Eaten', 'the evening after');
     // Yesterday evening is over: it is cooked tonight, and eaten a day later.
     await saved(kitchen, ({ cookAhead, serveAt }) => {
@@ -255,7 +256,7 @@ describe('the bench', () => {
       ),
     );
     expect(await screen.findByRole('button', { name: 'Start warming' })).toBeTruthy();
-    await tab(user, 'Clock');
+    await station(user, 'Clock');
     const when = await screen.findByRole('region', { name: 'When to begin' });
     expect(when.textContent).toBe('● It is cooked: what is ahead is its day, below.');
     expect(screen.queryByText('What would make it shorter')).toBeNull();

@@ -17,6 +17,7 @@ import { Link } from 'react-router';
 import { useBraises } from '../api/queries';
 import { AheadList } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
+import { LinkButton } from '../shared/link-button';
 import { useBusyPots } from '../shared/use-busy-pots';
 import { useNow } from '../shared/use-now';
 import { useReckoned } from '../shared/use-reckoned';
@@ -115,12 +116,8 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
               Calendar with alarms
             </Button>
           )}
-          <Link className="ant-btn ant-btn-default" to={`/card/${id}`}>
-            One-page card
-          </Link>
-          <Link className="ant-btn ant-btn-default" to={`/shopping?plan=${id}`}>
-            What to buy
-          </Link>
+          <LinkButton to={`/card/${id}`}>One-page card</LinkButton>
+          <LinkButton to={`/shopping?plan=${id}`}>What to buy</LinkButton>
           <Button href={`/api/braises/${id}/card.md`} download="card.md">
             Card as text
           </Button>

@@ -76,7 +76,7 @@ function CutWay({
         <span className="verdict fits">● as it is</span>
       ) : (
         <Button
-          aria-label={`Take ${FORM_NAMES[form].toLowerCase()}`}
+          className="wrapping"
           onClick={() =>
             edit((before) => ({
               ...before,
@@ -85,7 +85,7 @@ function CutWay({
             }))
           }
         >
-          Take it
+          Take {FORM_NAMES[form].toLowerCase()}
         </Button>
       )}
     </li>

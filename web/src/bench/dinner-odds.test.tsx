@@ -14,7 +14,7 @@ test('the bench says how sure dinner is; whoever wants it surer begins earlier, 
   const base = forecast(plan);
   const odds = dinnerOdds(base);
   const { user, kitchen } = openRoom(`/bench/${ID}`, aKitchen({ plans: [kept(plan)] }));
-  await user.click(await screen.findByText('Clock', { selector: '.ant-tabs-tab-btn' }));
+  await user.click(await screen.findByText('Clock', { selector: '.title' }));
   const panel = await screen.findByRole('region', { name: 'How sure dinner is' });
   expect(panel.textContent).toContain(
     `eight have it between ${time(shiftIso(plan.serveAt ?? '', odds.p10))} and ${time(shiftIso(plan.serveAt ?? '', odds.p90))}`,
@@ -59,7 +59,7 @@ test('what the log has taught counts from the first figure on, also where it com
     return answer([{ ...row, key: `sear:${row.of}`, range: [1.3, 1.5], apart }]);
   };
   const { user } = openRoom(`/bench/${ID}`, kitchen);
-  await user.click(await screen.findByText('Clock', { selector: '.ant-tabs-tab-btn' }));
+  await user.click(await screen.findByText('Clock', { selector: '.title' }));
   const panel = await screen.findByRole('region', { name: 'How sure dinner is' });
   expect(panel.textContent).toContain(`eight have it between ${until(odds.p10)} and ${until(odds.p90)}`);
 });

@@ -58,7 +58,13 @@ export function OpenBench(): ReactNode {
             alternatives={alternatives}
             edit={edit}
             faultAt={faultAt}
-            onStation={setStation}
+            onStation={(to) => {
+              setStation(to);
+              // What was pressed goes with its panel: the keyboard goes on from the station's tab.
+              requestAnimationFrame(() =>
+                document.querySelector<HTMLElement>('.bench [role="tab"][aria-selected="true"]')?.focus(),
+              );
+            }}
           />
         </Rail>
       ),

@@ -1,4 +1,4 @@
-import { forecast, newPlan, printerFor, type Plan } from '@hervir/core';
+import { dinnerOdds, forecast, inTen, newPlan, printerFor, type DinnerOdds, type Plan } from '@hervir/core';
 import { stationHeads, type StationHead } from './station-heads';
 
 const metric = printerFor('metric');
@@ -12,10 +12,27 @@ const heads = (plan: Plan, reckoned = true, faulty = false): Map<string, Station
   new Map(stationHeads(plan, reckoned ? forecast(plan) : null, quantity, faulty).map((head) => [head.key, head]));
 
 describe('the heads of the stations', () => {
-  test('are six, in the order of the work, and each has its verdict in words', () => {
+  test('are seven, in the order of the work, and each has its verdict in words', () => {
     const found = [...heads(neck).values()];
-    expect(found.map(({ key }) => key)).toEqual(['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce']);
+    expect(found.map(({ key }) => key)).toEqual(['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce', 'clock']);
     for (const { key, verdict } of found) expect([key, verdict !== '']).toEqual([key, key !== 'vegetables']);
+  });
+
+  test('the clock: how sure dinner is, a time that is missing, and what is cooked already', () => {
+    const serveAt = '2027-01-17T19:00:00+01:00';
+    const clock = (plan: Plan, odds: DinnerOdds | null = null): StationHead | undefined =>
+      stationHeads(plan, forecast(plan), quantity, false, odds).find(({ key }) => key === 'clock');
+    expect(clock(neck)).toMatchObject({ tone: 'watch', verdict: 'no dinner time' });
+    expect(clock({ ...neck, serveAt })).toMatchObject({ tone: 'none', verdict: '19:00' });
+    const odds = dinnerOdds(forecast({ ...neck, serveAt }));
+    expect(clock({ ...neck, serveAt }, odds)?.verdict).toBe(`19:00: ${inTen(odds.inTime)}`);
+    const cooked: Plan = {
+      ...neck,
+      serveAt,
+      cookAhead: { hours: 24, depthCm: 5, warm: 'stove' },
+      aheadDone: { cook: '2027-01-16T19:00:00+01:00' },
+    };
+    expect(clock(cooked)).toMatchObject({ tone: 'fits', verdict: 'cooked' });
   });
 
   test('say what the plan holds before anything is reckoned', () => {

@@ -7,7 +7,8 @@ import styles from './station-why.module.css';
 const FIGURES: Readonly<Record<StationKey, readonly string[]>> = {
   meat: ['pressureMinutes', 'tenderness', 'coreC'],
   sear: ['sear'],
-  pot: ['fill', 'workingC', 'minutesToPressure', 'liquid'],
+  // How full it is, and its base, are verdicts beside it.
+  pot: ['workingC', 'minutesToPressure', 'liquid'],
   vegetables: ['stages', 'secondRun'],
   release: ['releaseMinutes'],
   // What is done to the sauce stands beside it, step by step.
@@ -27,7 +28,7 @@ const STATION_OF: Readonly<Record<Step, StationKey>> = {
 };
 
 /** So many reasons stand open; the others are a press away, so that the panel keeps to the window. */
-const OPEN = 2;
+const OPEN = { usual: 2, pot: 0 } as const;
 
 /** The reasons that can be said in a line: the base has a list of its own, with what mends it, and so has the ledger. */
 export const plainReasons = ({ reasons }: Pick<Forecast, 'reasons'>): Reason[] =>
@@ -41,18 +42,21 @@ export function StationWhy({
   readonly station: StationKey;
   readonly forecast: Forecast;
 }): ReactNode {
-  const own = FIGURES[station].flatMap((figure) => plainReasons(forecast).filter((reason) => reason.figure === figure));
+  const all = FIGURES[station].flatMap((figure) => plainReasons(forecast).filter((reason) => reason.figure === figure));
+  // What the cook has set stands before what Hervir would say.
+  const own = [...all].sort((a, b) => Number(b.code === 'own-minutes') - Number(a.code === 'own-minutes'));
+  const open = station === 'pot' ? OPEN.pot : OPEN.usual;
   const cautions = forecast.cautions.filter(({ step }) => STATION_OF[step] === station);
   return (
     <div className={styles['why']}>
       {own.length > 0 && (
         <section aria-label="Why">
-          <h3>Why</h3>
-          <List of={own.slice(0, OPEN)} />
-          {own.length > OPEN && (
+          {open > 0 && <h3>Why</h3>}
+          <List of={own.slice(0, open)} />
+          {own.length > open && (
             <details className="fold">
-              <summary>{own.length - OPEN} more</summary>
-              <List of={own.slice(OPEN)} />
+              <summary>{open > 0 ? `${own.length - open} more` : `Why: ${own.length}`}</summary>
+              <List of={own.slice(open)} />
             </details>
           )}
         </section>

@@ -278,7 +278,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
           {state === null ? (
             <p className="dim">{item.source === 'by-hand' ? 'Added by hand.' : 'Read from a file.'}</p>
           ) : (
-            <ol className="log-events" tabIndex={0} aria-label="Event by event">
+            <ol className="log-events" aria-label="Event by event">
               {happenedIn(state, cook?.events ?? []).map(({ at, key, text }) => (
                 <li key={key}>
                   <span className="figure dim">{clockAt(at, plan.serveAt)}</span> {text}

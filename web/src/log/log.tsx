@@ -130,7 +130,7 @@ export function Log(): ReactNode {
                   />
                   <Select
                     allowClear
-                    placeholder="However it came out"
+                    placeholder="Any outcome"
                     aria-label="How it came out"
                     value={sought.result ?? null}
                     options={RESULTS.map((value) => ({ value, label: RESULT_WORDS[value] }))}

@@ -41,7 +41,7 @@ describe('on Sunday at half past four', () => {
   test('on the bench what was forgotten says what it means, and the plan reckons with it by one press', async () => {
     const plan = sunday();
     const { user, kitchen } = openRoom(`/bench/${ID}`, aKitchen({ plans: [kept(plan)] }));
-    await user.click(await screen.findByText('Clock', { selector: '.ant-tabs-tab-btn' }));
+    await user.click(await screen.findByText('Clock', { selector: '.title' }));
     const list = await screen.findByRole('region', { name: 'Before the evening' });
     expect(list.textContent).toMatch(/is still in the freezer: it will be frozen in the middle/);
     const [press] = within(list).getAllByRole('button', { name: /^Reckon with it: The goat neck/ });

@@ -1,2 +1,3 @@
 /** In the place of a sheet with names of its own: each name stands for itself. */
-export default new Proxy({} as Readonly<Record<string, string>>, { get: (_, name) => String(name) });
+const names = new Proxy<Readonly<Record<string, string>>>({}, { get: (_, name) => String(name) });
+export default names;

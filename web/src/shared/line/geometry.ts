@@ -69,7 +69,7 @@ export interface LineGeometry {
 
 const LEFT = 58;
 const RIGHT = 14;
-const LANE_HEIGHT = 24;
+const LANE_HEIGHT = 21;
 const AXIS = 26;
 const LOWEST_C = 20;
 const HIGHEST_C = 190;

@@ -84,13 +84,13 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
                 stuckPx={STUCK_PX[section.sticking]}
                 words={words}
                 layers={{
-                  liquid: pressable('pot', `Liquid, ${words.liquid}: open Pot and liquid`),
-                  rack: pressable('pot', 'Rack: open Pot and liquid'),
+                  liquid: pressable('pot', `Liquid, ${words.liquid}: open Pot`),
+                  rack: pressable('pot', 'Rack: open Pot'),
                   meat: pressable('meat', 'Meat: open its station'),
-                  top: pressable('vegetables', `On top, ${top}: open Vegetables and grains`),
+                  top: pressable('vegetables', `On top, ${top}: open Vegetables`),
                   base: pressable(
                     seared ? 'sear' : 'pot',
-                    `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot and liquid'}`,
+                    `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot'}`,
                   ),
                 }}
               />
