@@ -39,14 +39,14 @@ describe('Tonight', () => {
     await person.goes('/');
     await person.reads('Beef shin with celeriac and prunes');
     await person.presses('button', 'More for Beef shin with celeriac and prunes');
-    await person.presses('menuitem', 'edit Rename');
+    await person.presses('menuitem', 'Rename');
     await person.writes('textbox', 'Name', 'Shin for Sunday');
     await person.reads('Shin for Sunday');
     await person.presses('button', 'More for Shin for Sunday');
-    await person.presses('menuitem', 'copy Copy');
+    await person.presses('menuitem', 'Copy');
     await person.reads('Shin for Sunday (copy)');
     await person.presses('button', 'More for Shin for Sunday (copy)');
-    await person.presses('menuitem', 'delete Delete');
+    await person.presses('menuitem', 'Delete');
     await person.reads('Shin for Sunday (copy) is put away.');
     await person.presses('button', 'Undo');
     await person.finds('button', 'More for Shin for Sunday (copy)');
@@ -205,7 +205,7 @@ describe('minutes to trust', () => {
   test('a cooker is added from a starting set, timed with a litre of water, taken away and brought back', async () => {
     const person = await Person.at(kitchen.browser, kitchen.server.address);
     await person.goes('/cookers');
-    await person.presses('button', 'plus Add a cooker');
+    await person.presses('button', 'Add a cooker');
     await person.presses('menuitem', 'Small electric pot, 3 l');
     await person.writes('textbox', 'Name', 'The little one');
     await person.presses('button', 'Add it');

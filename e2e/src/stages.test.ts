@@ -71,6 +71,8 @@ describe('vegetables in stages', () => {
     await (await person.finds('button', /^Turnip ?tender ?\(second run/)).focus();
     await person.page.keyboard.press('ArrowLeft');
     await person.finds('button', /^Turnip ?into the sauce ?\(from the start/);
+    // The keyboard went along with it.
+    await person.page.waitForFunction(() => document.activeElement?.textContent?.startsWith('■ Turnip') === true);
     await person.reads('From the start: into the sauce');
     await person.reads(/Elsewhere: second run tender/);
     await person.picks('Place of turnip', 'second run');

@@ -33,8 +33,8 @@ export function BenchHead({ id, forecast, edit }: Props): ReactNode {
       )}
       <div className="bench-actions">
         <SaveNote />
-        <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
-        <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
+        <Button icon={<UndoOutlined aria-hidden />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
+        <Button icon={<RedoOutlined aria-hidden />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
         {id !== null && <RehearseButton braiseId={id} disabled={forecast === null} />}
         {id !== null && <StartButton braiseId={id} forecast={forecast} />}
       </div>

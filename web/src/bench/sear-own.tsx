@@ -108,13 +108,13 @@ function FaceMinutes({
         ))}
         <div className="stage-own">
           <Button
-            icon={<PlusOutlined />}
+            icon={<PlusOutlined aria-hidden />}
             aria-label="Another face"
             disabled={own.length >= MOST_FACES}
             onClick={() => onChange([...own, ANOTHER_FACE])}
           />
           <Button
-            icon={<MinusOutlined />}
+            icon={<MinusOutlined aria-hidden />}
             aria-label="One face less"
             disabled={own.length <= 1}
             onClick={() => onChange(own.slice(0, -1))}

@@ -49,7 +49,7 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
                 </Button>
                 <Button
                   size="small"
-                  icon={<DeleteOutlined />}
+                  icon={<DeleteOutlined aria-hidden />}
                   aria-label={`Leave out ${side.name}`}
                   onClick={() => {
                     setOpened(null);
@@ -123,7 +123,7 @@ function Steps({
           </Checkbox>
           <Button
             size="small"
-            icon={<DeleteOutlined />}
+            icon={<DeleteOutlined aria-hidden />}
             aria-label={`Take step ${i + 1} out`}
             disabled={side.tasks.length === 1}
             onClick={() => onChange({ tasks: side.tasks.filter((_, at) => at !== i) })}
@@ -132,7 +132,7 @@ function Steps({
       ))}
       <Button
         size="small"
-        icon={<PlusOutlined />}
+        icon={<PlusOutlined aria-hidden />}
         disabled={side.tasks.length >= 30}
         onClick={() => onChange({ tasks: [...side.tasks, BLANK] })}
       >

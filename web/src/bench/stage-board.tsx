@@ -1,6 +1,14 @@
-import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  DndContext,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
 import { placeName, placeShort, textureWord, type Forecast, type Place, type StagedItem } from '@hervir/core';
-import type { KeyboardEvent, ReactNode } from 'react';
+import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
 import { MARKS } from '../shared/verdict';
 import { pinned, placesOf } from './places';
 import type { Edit } from './station';
@@ -13,21 +21,44 @@ interface Props {
 /** Vegetables and grains in their stages: dragged to another, or moved there with the arrow keys. */
 export function StageBoard({ forecast, edit }: Props): ReactNode {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const board = useRef<HTMLDivElement>(null);
+  const moved = useRef<string | null>(null);
+  useEffect(() => {
+    if (moved.current === null) return;
+    const chips = [...(board.current?.querySelectorAll<HTMLElement>('[data-portion]') ?? [])];
+    chips.find(({ dataset }) => dataset['portion'] === moved.current)?.focus();
+    moved.current = null;
+  }, [forecast]);
   const items = forecast.stages.flatMap((stage) => stage.items);
   if (items.length === 0) return null;
   const { plan } = forecast;
   const places = placesOf(plan);
-  const move = (item: StagedItem, place: Place): void => edit((before) => pinned(before, item.portion, place));
+  const nameOf = (id: UniqueIdentifier): string => items.find(({ portion }) => portion === id)?.name ?? 'It';
+  const called = (id: UniqueIdentifier): string => placeName(plan, id as Place).toLowerCase();
+  const move = (item: StagedItem, place: Place): void => {
+    // In its new place it is another button: the keyboard goes along.
+    moved.current = item.portion;
+    edit((before) => pinned(before, item.portion, place));
+  };
   return (
     <DndContext
       sensors={sensors}
-      accessibility={{ screenReaderInstructions: { draggable: 'Left and right arrow move it to another stage.' } }}
+      accessibility={{
+        screenReaderInstructions: { draggable: 'Left and right arrow move it to another stage.' },
+        announcements: {
+          onDragStart: ({ active }) => `${nameOf(active.id)} is lifted.`,
+          onDragOver: ({ active, over }) => (over ? `${nameOf(active.id)} is over ${called(over.id)}.` : undefined),
+          onDragEnd: ({ active, over }) =>
+            over ? `${nameOf(active.id)} goes in: ${called(over.id)}.` : `${nameOf(active.id)} stays where it was.`,
+          onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+        },
+      }}
       onDragEnd={({ active, over }) => {
         const item = items.find((one) => one.portion === active.id);
         if (item && over && over.id !== item.place) move(item, over.id as Place);
       }}
     >
-      <div className="stage-board" role="group" aria-label="Stages">
+      <div ref={board} className="stage-board" role="group" aria-label="Stages">
         {places.map((place) => (
           <Zone
             key={place}
@@ -103,6 +134,7 @@ function Chip({
       className={`stage-chip ${item.met ? 'met' : 'missed'}`}
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 5 } : undefined}
       data-dragging={isDragging}
+      data-portion={item.portion}
       {...listeners}
       onKeyDown={(event: KeyboardEvent) => {
         if (event.key === 'ArrowRight' || event.key === 'ArrowDown') step(1);

@@ -65,10 +65,10 @@ export function StagesEditor({ plan, forecast, edit }: Props): ReactNode {
       ))}
       {plan.stages.length < 6 && (
         <div className="stage-add">
-          <Button icon={<PlusOutlined />} onClick={() => add('pressure')}>
+          <Button icon={<PlusOutlined aria-hidden />} onClick={() => add('pressure')}>
             Add a run under pressure
           </Button>
-          <Button icon={<PlusOutlined />} onClick={() => add('simmer')}>
+          <Button icon={<PlusOutlined aria-hidden />} onClick={() => add('simmer')}>
             Add a simmer
           </Button>
         </div>

@@ -80,7 +80,7 @@ export function Cookers(): ReactNode {
             })),
           }}
         >
-          <Button type="primary" icon={<PlusOutlined />}>
+          <Button type="primary" icon={<PlusOutlined aria-hidden />}>
             Add a cooker
           </Button>
         </Dropdown>

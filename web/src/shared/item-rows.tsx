@@ -22,7 +22,7 @@ export function ItemRows<T>({ label, items, nameOf, blank, most, addLabel, onCha
         {label}
       </span>
       {items.length < most && (
-        <Button className="item-add" icon={<PlusOutlined />} onClick={() => onChange([...items, blank()])}>
+        <Button className="item-add" icon={<PlusOutlined aria-hidden />} onClick={() => onChange([...items, blank()])}>
           {addLabel}
         </Button>
       )}
@@ -33,7 +33,7 @@ export function ItemRows<T>({ label, items, nameOf, blank, most, addLabel, onCha
           </div>
           <Button
             type="text"
-            icon={<CloseOutlined />}
+            icon={<CloseOutlined aria-hidden />}
             aria-label={`Take ${nameOf(item)} out`}
             onClick={() => onChange(items.filter((_, at) => at !== i))}
           />

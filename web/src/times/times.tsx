@@ -96,7 +96,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
             in 10 are there by then.
           </p>
         </div>
-        <Button icon={<PrinterOutlined />} onClick={() => window.print()} disabled={waiting > 0}>
+        <Button icon={<PrinterOutlined aria-hidden />} onClick={() => window.print()} disabled={waiting > 0}>
           Print
         </Button>
       </div>

@@ -6,6 +6,7 @@ import { request } from '../api/client';
 import { keys, queryClient, useCookers, useRehearsals, useSaveSettings, useSettings } from '../api/queries';
 import { useStartRehearsal } from '../rehearse/use-start';
 import { useUnits } from '../shared/use-units';
+import { usualUnits } from '../shared/usual-units';
 import { usePreferences } from '../state/preferences';
 import './first-steps.css';
 
@@ -14,6 +15,7 @@ export function FirstSteps(): ReactNode {
   const cookers = useCookers().data;
   const settings = useSettings().data;
   const rehearsals = useRehearsals().data;
+  const save = useSaveSettings();
   const { kitchenSaid, sayKitchen, endFirstSteps } = usePreferences();
   const pot = cookers?.[0]?.cooker.name ?? null;
   const high = kitchenSaid || (settings?.kitchen.altitudeM ?? 0) !== 0;
@@ -32,6 +34,12 @@ export function FirstSteps(): ReactNode {
           Not now
         </Button>
       </div>
+      {usualUnits(navigator.languages) === 'us' && settings.units === 'metric' && (
+        <p className="first-units">
+          Grams and centimetres, or as your browser has it?{' '}
+          <Button onClick={() => save.mutate({ ...settings, units: 'us' })}>Pounds and inches</Button>
+        </p>
+      )}
       <ol>
         <Step title="Which pot is yours?" done={pot}>
           <PotStep />

@@ -7,7 +7,7 @@ export function MoreButton({ name, ...rest }: { readonly name: string } & Button
   return (
     <Button
       type="text"
-      icon={<MoreOutlined />}
+      icon={<MoreOutlined aria-hidden />}
       aria-label={`More for ${name}`}
       style={{ height: 'auto', width: 44 }}
       {...rest}

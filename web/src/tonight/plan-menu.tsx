@@ -20,9 +20,9 @@ export function PlanMenu({ name, onRename, onCopy, onDelete }: Props): ReactNode
       trigger={['click']}
       menu={{
         items: [
-          { key: 'rename', icon: <EditOutlined />, label: 'Rename', onClick: onRename },
-          { key: 'copy', icon: <CopyOutlined />, label: 'Copy', onClick: onCopy },
-          { key: 'delete', icon: <DeleteOutlined />, label: 'Delete', onClick: onDelete },
+          { key: 'rename', icon: <EditOutlined aria-hidden />, label: 'Rename', onClick: onRename },
+          { key: 'copy', icon: <CopyOutlined aria-hidden />, label: 'Copy', onClick: onCopy },
+          { key: 'delete', icon: <DeleteOutlined aria-hidden />, label: 'Delete', onClick: onDelete },
         ],
       }}
     >

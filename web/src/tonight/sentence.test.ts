@@ -8,7 +8,7 @@ beforeEach(() => sessionStorage.clear());
 
 describe('the sentence of Tonight', () => {
   test('is filled in so that it answers at once: seven o’clock today, and tomorrow where today is too late', () => {
-    expect(firstAsked(noon)).toMatchObject({ time: '19:00', day: '2027-01-17', cut: 'goat-shoulder', grams: 1500 });
+    expect(firstAsked(noon)).toMatchObject({ time: '19:00', day: '2027-01-17', cut: 'beef-chuck', grams: 1500 });
     expect(firstAsked(evening).day).toBe('2027-01-18');
   });
 
@@ -16,7 +16,7 @@ describe('the sentence of Tonight', () => {
     const asked = { ...firstAsked(noon), cut: 'beef-shin', form: 'slices', grams: 2100 } as const;
     keepAsked(asked);
     expect(firstAsked(evening)).toEqual(asked);
-    expect(firstAsked(new Date(2027, 0, 18, 9, 0)).cut).toBe('goat-shoulder');
+    expect(firstAsked(new Date(2027, 0, 18, 9, 0)).cut).toBe('beef-chuck');
   });
 
   test.each([
@@ -26,7 +26,7 @@ describe('the sentence of Tonight', () => {
     ['nothing', 'null'],
   ])('begins afresh where what was kept is %s', (_what, kept) => {
     sessionStorage.setItem('hervir.asked', kept);
-    expect(firstAsked(noon).cut).toBe('goat-shoulder');
+    expect(firstAsked(noon).cut).toBe('beef-chuck');
   });
 
   test('goes on where the browser keeps nothing', () => {

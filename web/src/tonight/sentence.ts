@@ -23,7 +23,8 @@ const KEY = 'hervir.asked';
 export function firstAsked(now: Date): Asked {
   const fallback: Asked = {
     grams: 1500,
-    cut: 'goat-shoulder',
+    // What is braised most often. Common practice.
+    cut: 'beef-chuck',
     form: 'chunks',
     cookerId: null,
     time: USUAL_TIME,

@@ -77,7 +77,7 @@ describe('Tonight', () => {
     await waitFor(() => expect(window.location.pathname).toMatch(/^\/bench\//));
     const [made] = sent(kitchen, 'POST', '/api/braises');
     expect((made?.body as { plan: Plan } | undefined)?.plan).toMatchObject({
-      meat: { cut: 'goat-shoulder', form: 'chunks', grams: 1500 },
+      meat: { cut: 'beef-chuck', form: 'chunks', grams: 1500 },
       cooker: { name: 'The blue one' },
       kitchen: { altitudeM: 1480 },
     });
