@@ -1,4 +1,4 @@
-import { forecast, newPlan } from '@hervir/core';
+import { forecast, newPlan, SIDES } from '@hervir/core';
 import { recipeJsonLd, recipeMarkdown } from './recipe-out';
 
 const plan = {
@@ -18,6 +18,16 @@ describe('a plan that is cooked ahead, written out', () => {
     expect(card).toMatch(/On the day: warm\n\n[^#]*74 °C in the middle, and only once/);
     expect(card).toMatch(/Carrot: boil in salted water/);
     expect(recipeMarkdown(forecast(plan), 'metric')).not.toMatch(/fridge at|On the day/);
+  });
+
+  test('a side dish has its steps, also where all is eaten the same evening', () => {
+    const polenta = SIDES.find(({ name }) => name === 'Polenta');
+    if (!polenta) throw new Error('there are side dishes');
+    const card = recipeMarkdown(forecast({ ...plan, sides: [{ ...polenta, tasks: [...polenta.tasks] }] }), 'metric');
+    const [, told = ''] = /## Beside\n\n([^#]*)/.exec(card) ?? [];
+    expect(told).toContain(`${polenta.name}: `);
+    for (const { label } of polenta.tasks) expect(told).toContain(label);
+    expect(recipeMarkdown(forecast(plan), 'metric')).not.toContain('## Beside');
   });
 
   test('as a recipe file every part has its steps', () => {

@@ -43,16 +43,21 @@ function ingredients({ plan }: Forecast, system: UnitSystem): string[] {
 /** The steps of a plan by the parts of the work, each with its caution where it has one. */
 function sections(f: Forecast, system: UnitSystem): { name: string; steps: string[] }[] {
   const print = printerFor(system);
+  const evening = guideOf(f, print);
   const day = f.nextDay === null ? null : guideOf(f, print, 'day');
-  const beside = (day?.tracks ?? []).map(
-    ({ name, steps }) => `${name}: ${steps.map(({ title }) => title).join('; ')}.`,
-  );
   return [
-    ...sectionsOf(guideOf(f, print).steps),
+    ...sectionsOf(evening.steps),
+    ...beside('Beside', evening),
     // A part of the day is not the same part of the evening: it says which it is.
-    ...(beside.length === 0 ? [] : [{ name: 'On the day', steps: beside }]),
+    ...(day === null ? [] : beside('On the day', day)),
     ...sectionsOf(day?.steps ?? []).map(({ name, steps }) => ({ name: `On the day: ${name}`, steps })),
   ];
+}
+
+/** Side dishes, and what is made apart: each in a step of its own. */
+function beside(name: string, { tracks }: Guide): { name: string; steps: string[] }[] {
+  const told = tracks.map((track) => `${track.name}: ${track.steps.map(({ title }) => title).join('; ')}.`);
+  return told.length === 0 ? [] : [{ name, steps: told }];
 }
 
 function sectionsOf(guide: Guide['steps']): { name: string; steps: string[] }[] {

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { BatchPlan } from '../shared/batch-plan';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
+import { potMinutes } from '../shared/words';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
 
@@ -19,8 +20,8 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
           <p className="field-note">
             {sear.preheatMinutes > 0 && `Base hot in ${Math.round(sear.preheatMinutes)} min; then oil, then dry meat. `}
             {sear.faces.length > 1
-              ? `First face ${minutes(sear.faces[0])}, the others ${minutes(sear.faces[1])} each; turn when it lets go by itself.`
-              : `Stirred for ${minutes(sear.faces[0])}.`}
+              ? `First face ${potMinutes(sear.faces[0])}, the others ${potMinutes(sear.faces[1])} each; turn when it lets go by itself.`
+              : `Stirred for ${potMinutes(sear.faces[0])}.`}
             {sear.batches > 1 && ' A minute between batches for the base to come back.'}
           </p>
         </>
@@ -36,7 +37,7 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
           {sear.aromatics.map(({ id, what, minutes: long, note, grams }) => (
             <li key={id}>
               <strong>{what.join(', ')}</strong> {print('mass', grams)}
-              {long > 0 && <span className="figure"> {minutes(long)}</span>}
+              {long > 0 && <span className="figure"> {potMinutes(long)}</span>}
               <span className="field-note"> {note}</span>
             </li>
           ))}
@@ -44,12 +45,4 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
       )}
     </section>
   );
-}
-
-/** Minutes as one counts them at the pot: halves, and seconds under a minute. */
-function minutes(value: number | undefined): string {
-  if (value === undefined) return '';
-  if (value < 1) return `${Math.round((value * 60) / 5) * 5} s`;
-  const halves = Math.round(value * 2) / 2;
-  return `${Math.floor(halves)}${halves % 1 === 0 ? '' : '½'} min`;
 }

@@ -3,12 +3,15 @@ import {
   aheadCaution,
   aheadText,
   bowlsOf,
+  cutById,
+  cutTitle,
   guideOf,
   moveOf,
   prepSteps,
   printDuration,
   printerFor,
   TARGET_WORDS,
+  upperFirst,
   type Forecast,
   type Guide,
 } from '@hervir/core';
@@ -20,12 +23,32 @@ import { request } from '../api/client';
 import { keys } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
-import { clockTime, dayWord, inSentence, longDay, timeOfMinute } from '../shared/words';
+import {
+  clockTime,
+  counted,
+  dayWord,
+  FORM_PHRASES,
+  inSentence,
+  longDay,
+  potMinutes,
+  timeOfMinute,
+} from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
 import './card.css';
 
 /** So many steps fill a printed page; with more of them they are printed smaller. */
 const MOST_ROWS = 40;
+
+/** "Seared in two batches, 7 min the first face, 3½ min each other. " */
+function seared({ sear }: Forecast): string {
+  if (sear.batches === 0) return '';
+  const [first, other] = sear.faces;
+  const faces =
+    other === undefined
+      ? `${potMinutes(first)} in all`
+      : `${potMinutes(first)} the first face, ${potMinutes(other)} each other`;
+  return `Seared in ${counted(sear.batches, 'batch', 'batches')}, ${faces}. `;
+}
 
 /** The plan on one sheet, for the wall above the stove: what to prepare, when what is done, and what to take care of. */
 export function Card(): ReactNode {
@@ -68,8 +91,12 @@ export function Card(): ReactNode {
       </div>
       <article className={rows.length > MOST_ROWS ? 'sheet dense' : 'sheet'}>
         <header>
-          <h1>{plan.name === '' ? 'A braise' : plan.name}</h1>
+          <h1>{plan.name === '' ? upperFirst(cutTitle(cutById(plan.meat.cut))) : plan.name}</h1>
           <p>
+            <strong>
+              {print('mass', plan.meat.grams)} of {cutTitle(cutById(plan.meat.cut))}
+            </strong>
+            , {FORM_PHRASES[plan.meat.form]}. {seared(forecast)}
             {clock.startAt !== null && clock.eatAt !== null && (
               <>
                 Begin <strong>{clockTime(clock.startAt)}</strong>{' '}

@@ -81,6 +81,8 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
       title={isNew ? 'A new cooker' : `Change ${given.name}`}
       open
       onCancel={close}
+      // Its buttons stay in sight, however long it is.
+      styles={{ body: { maxHeight: 'calc(100dvh - 260px)', overflowY: 'auto' } }}
       footer={[
         <Button key="cancel" onClick={close}>
           Leave it

@@ -179,3 +179,11 @@ export function dayOptions(chosen: string | null, now: Date): { readonly value: 
     label: dayWord(day, now),
   }));
 }
+
+/** Minutes as one counts them at the pot: halves, and seconds under a minute; nothing where there are none. */
+export function potMinutes(value: number | undefined): string {
+  if (value === undefined) return '';
+  if (value < 1) return `${Math.round((value * 60) / 5) * 5} s`;
+  const halves = Math.round(value * 2) / 2;
+  return `${Math.floor(halves)}${halves % 1 === 0 ? '' : '½'} min`;
+}
