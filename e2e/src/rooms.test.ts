@@ -17,6 +17,9 @@ function brokenAt(): string[] {
     if (width < 3 || height < 3 || element.closest('.visually-hidden, svg, .times-frame') !== null) continue;
     const { overflowX, overflowY, position } = getComputedStyle(element);
     const called = `${element.tagName.toLowerCase()} "${(element.textContent ?? '').trim().slice(0, 40)}"`;
+    // What is typed is read too: the beginning of a figure is not the figure.
+    const typed = element instanceof HTMLInputElement && element.value !== '' && element.type !== 'date';
+    if (typed && element.scrollWidth > element.clientWidth + 1) found.add(`cut: input "${element.value}"`);
     const says = [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim());
     if (says && /hidden|clip/.test(overflowX) && element.scrollWidth > element.clientWidth + 1)
       found.add(`cut: ${called}`);
