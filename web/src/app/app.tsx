@@ -38,7 +38,8 @@ function useColours(): Colours {
 export function App(): ReactNode {
   const colours = useColours();
   const still = useMedia('(prefers-reduced-motion: reduce)');
-  const theme = useMemo(() => themeOf(colours, still), [colours, still]);
+  const thumbs = useMedia('(max-width: 760px), (pointer: coarse)');
+  const theme = useMemo(() => themeOf(colours, still, thumbs), [colours, still, thumbs]);
   useEffect(() => {
     document.documentElement.dataset['theme'] = colours;
   }, [colours]);

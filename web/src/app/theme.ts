@@ -2,6 +2,9 @@ import { theme as antdTheme, type ThemeConfig } from 'antd';
 
 export type Colours = 'day' | 'night';
 
+/** What a thumb hits without looking, px. WCAG 2.2, 2.5.5. */
+const THUMB = 44;
+
 /** The tokens of the look, once: base.css has the same values as custom properties for what is not a component. */
 export const TOKENS = {
   day: {
@@ -36,9 +39,11 @@ export const TOKENS = {
  * Ant Design's theme in our colours.
  *
  * @param still - no motion at all: a style sheet's zero durations still leave a component waiting for an end of motion.
+ * @param thumbs - whether it is pressed by thumbs: everything is as high as one is broad.
  */
-export function themeOf(colours: Colours, still = false): ThemeConfig {
+export function themeOf(colours: Colours, still = false, thumbs = false): ThemeConfig {
   const t = TOKENS[colours];
+  const controlHeight = thumbs ? THUMB : 36;
   return {
     algorithm: colours === 'night' ? antdTheme.darkAlgorithm : antdTheme.defaultAlgorithm,
     token: {
@@ -64,7 +69,8 @@ export function themeOf(colours: Colours, still = false): ThemeConfig {
       borderRadius: 10,
       borderRadiusSM: 5,
       borderRadiusLG: 10,
-      controlHeight: 36,
+      controlHeight,
+      ...(thumbs ? { controlHeightSM: THUMB } : {}),
       controlHeightLG: 52,
       fontFamily: "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif",
       fontSize: 15,
