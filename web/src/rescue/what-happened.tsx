@@ -27,6 +27,12 @@ function isBeingMended({ state }: LiveCook, topic: RescueTopic): boolean {
   return ['clear', 'without-power', 'see-to'].some((kind) => step.moves.some((move) => move.kind === kind));
 }
 
+/** So long what was said of a cook counts as just said, ms. */
+const JUST_NOW_MS = 60_000;
+
+const wasJustTold = ({ state, now }: LiveCook, topic: RescueTopic): boolean =>
+  state.troubles.some(({ trouble, at }) => trouble === topic && now - at < JUST_NOW_MS);
+
 /** What is still to do, and when dinner is now. */
 function WhatIsLeft({ at: { cook, figures } }: { readonly at: CookAtHand }): ReactNode {
   const { state, record } = cook;
@@ -54,8 +60,9 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
   const { cook } = at;
   const navigate = useNavigate();
   const { state: came } = useLocation() as { readonly state: { readonly told?: boolean } | null };
-  // Who pressed the key has said it already.
-  const [told, setTold] = useState(came?.told === true);
+  // Who pressed the key has said it already; and what was just said stays said, also where the page is drawn anew.
+  const [pressed, setPressed] = useState(came?.told === true);
+  const told = pressed || wasJustTold(cook, topic);
   const actions = actionsOf(cook);
   const says = SAYS[topic];
   const mending = isBeingMended(cook, topic);
@@ -81,7 +88,7 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
           className="big-button"
           onClick={() => {
             tellOf(topic, actions);
-            setTold(true);
+            setPressed(true);
           }}
         >
           {says}

@@ -42,7 +42,7 @@ describe('the sentence of Tonight', () => {
     const asked = { ...firstAsked(noon), grams: 1800 };
     const plan = planOf(asked, small?.cooker, { ...DEFAULT_KITCHEN, altitudeM: 1480 }, 0.9);
     expect(plan).toMatchObject({
-      meat: { cut: 'goat-shoulder', form: 'chunks', grams: 1800 },
+      meat: { cut: 'beef-chuck', form: 'chunks', grams: 1800 },
       kitchen: { altitudeM: 1480 },
       confidence: 0.9,
     });
