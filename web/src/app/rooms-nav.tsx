@@ -1,17 +1,17 @@
-import { Drawer } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { isIn, ROOMS } from './rooms';
 import styles from './rooms-nav.module.css';
+
+/** Not in the first load: on a laptop it is never opened. */
+const MoreRooms = lazy(() => import('./more-rooms').then((module) => ({ default: module.MoreRooms })));
 
 /** The rooms: side by side where there is room; on a phone the four that a thumb needs, and a way to the others. */
 export function RoomsNav(): ReactNode {
   const { pathname } = useLocation();
   // Open where it was opened: in another room it is shut.
   const [openAt, setOpenAt] = useState<string | null>(null);
-  const open = openAt === pathname;
-  const others = ROOMS.filter(({ thumb }) => !thumb);
-  const elsewhere = others.find(({ path }) => isIn(pathname, path));
+  const elsewhere = ROOMS.find(({ path, thumb }) => !thumb && isIn(pathname, path));
   return (
     <nav className="rail-rooms" aria-label="Rooms">
       {ROOMS.map(({ path, name, thumb }) => (
@@ -23,23 +23,17 @@ export function RoomsNav(): ReactNode {
         type="button"
         className={styles['more']}
         aria-haspopup="dialog"
-        aria-expanded={open}
+        aria-expanded={openAt === pathname}
         data-here={elsewhere !== undefined}
         onClick={() => setOpenAt(pathname)}
       >
         {elsewhere?.name ?? 'More'} <span aria-hidden>▴</span>
       </button>
-      <Drawer title="More rooms" placement="bottom" size={300} open={open} onClose={() => setOpenAt(null)}>
-        <ul className={styles['list']}>
-          {others.map(({ path, name, what }) => (
-            <li key={path}>
-              <NavLink to={path}>
-                <strong>{name}</strong> <span className="dim">{what}</span>
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </Drawer>
+      {openAt !== null && (
+        <Suspense fallback={null}>
+          <MoreRooms open={openAt === pathname} onClose={() => setOpenAt('')} />
+        </Suspense>
+      )}
     </nav>
   );
 }

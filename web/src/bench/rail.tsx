@@ -24,7 +24,7 @@ export function Rail({ heads, open, onOpen, children }: Props): ReactNode {
       items={heads.map((head) => ({
         key: head.key,
         label: (
-          <span className="station-head">
+          <span className="station-head" title={head.summary}>
             <span className="title">{head.title}</span>
             <span className={`verdict ${head.tone}`}>
               <span aria-hidden>{MARKS[head.tone]}</span> {head.verdict}

@@ -20,7 +20,7 @@ import { clockTime, FORM_PHRASES } from '../shared/words';
 export const STATIONS = ['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce', 'clock'] as const;
 export type StationKey = (typeof STATIONS)[number];
 
-/** A station folded to one line: its verdict in a word with a shape, and what it holds. */
+/** A station in its tab: its verdict in a word with a shape, and for who points at it what it holds. */
 export interface StationHead {
   readonly key: StationKey;
   readonly title: string;
