@@ -34,9 +34,8 @@ export interface AheadTask {
   readonly doneAt: string | null;
 }
 
-/** How the task of the evening itself is known among what is done, and that of the day it is eaten. */
-const COOK_ID = 'cook';
-const WARM_ID = 'warm';
+/** How each part of a plan that is cooked ahead is known among what is done: there is one of each. */
+const PART_ID = { evening: 'cook', day: 'warm' } as const satisfies Readonly<Record<GuidePart, AheadKind>>;
 /** What was done so long before a dinner was done for another one, days. */
 const OF_ANOTHER_DAYS = 10;
 
@@ -130,7 +129,7 @@ export function aheadOf(plan: Plan, { startAt, totalMinutes = 0, tasks, dayMinut
     minutes: number,
     until: number,
   ): AheadTask => {
-    const id = kind === 'cook' ? COOK_ID : kind === 'warm' ? WARM_ID : `${kind}:${portion}`;
+    const id = kind === PART_ID.evening || kind === PART_ID.day ? kind : `${kind}:${portion}`;
     const latest = until - minutes;
     const best = atGoodTime(kind, latest, startAt);
     const doneAt = doneFor(plan, id);
@@ -309,7 +308,7 @@ export function lateOnes(plan: Plan, tasks: readonly AheadTask[], startAt: strin
  * @returns ISO 8601; null while it is not, and for a plan that is eaten when it is cooked
  * @example cookedAt({ serveAt: null, aheadDone: { cook: '2027-01-16T19:05:00+01:00' } }) // '2027-01-16T19:05:00+01:00'
  */
-export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | null => doneFor(plan, COOK_ID);
+export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | null => doneFor(plan, PART_ID.evening);
 
 /**
  * Which part of a plan is to be done next: its day, once its evening is over.
@@ -318,7 +317,7 @@ export const cookedAt = (plan: Pick<Plan, 'aheadDone' | 'serveAt'>): string | nu
  * @example partAhead(plan) // 'evening'
  */
 export const partAhead = (plan: Plan): GuidePart =>
-  plan.cookAhead !== undefined && cookedAt(plan) !== null && doneFor(plan, WARM_ID) === null ? 'day' : 'evening';
+  plan.cookAhead !== undefined && cookedAt(plan) !== null && doneFor(plan, PART_ID.day) === null ? 'day' : 'evening';
 
 /**
  * A plan with one thing of the days said to be done, or taken back.
@@ -345,7 +344,7 @@ export function withAheadDone(plan: Plan, id: string, at: string | null): Plan {
  * @example cookedAt(withPartOver({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } }, 'evening', '2027-01-16T19:05:00+01:00')) // '2027-01-16T19:05:00+01:00'
  */
 export function withPartOver(plan: Plan, part: GuidePart, at: string | null): Plan {
-  const id = part === 'evening' ? COOK_ID : WARM_ID;
+  const id = PART_ID[part];
   const said = plan.aheadDone?.[id] !== undefined;
   return plan.cookAhead === undefined || (at === null && !said) ? plan : withAheadDone(plan, id, at);
 }

@@ -1,11 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import { rmSync } from 'node:fs';
 import { readCsvFile, storedPlan, type Fault, type LogEntry } from '@hervir/contract';
-import { observeByHand, type Observation } from '@hervir/core';
+
+import type { Observation } from '@hervir/core';
 import { PlainDatabase } from '../database/plain';
 import { readLogCsv } from '../formats/log-csv';
 import { columnsOf } from './entry';
-import { observedIn, partsOf, planOfEntry, teach, untaught, type Taught } from './lesson';
+import { observedByHand, partsOf, planOfEntry, teach, untaught, type Taught } from './lesson';
 
 /** A file that came in, and the database its lines are laid out in. */
 export interface CheckCsv {
@@ -121,10 +122,8 @@ export function observeCsv({ staging, from, to }: ObserveCsv): void {
     const seen = rows.map(({ place, ...row }) => {
       const entry = JSON.parse(row.entry) as LogEntry;
       const plan = storedPlan(JSON.parse(row.plan));
-      const { grade } = entry;
-      // A cook of a file teaches its cut by minutes and grade, as one added by hand.
-      const observation: Observation =
-        grade === null || entry.source === 'warmed' ? {} : observedIn(plan, () => observeByHand(plan, grade));
+      // A cook of a file teaches its cut as one added by hand.
+      const observation = observedByHand(entry, plan);
       return { place, observation, tough: columnsOf(entry, plan, observation).tough };
     });
     beside.transaction(() => {

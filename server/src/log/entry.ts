@@ -42,6 +42,8 @@ function lateBy(minutes: number): number | null {
 }
 
 const NOT_TIMED = { planned: null, actual: null } as const;
+/** On the day of what was cooked ahead no lid is timed. */
+const UNTIMED = { pressure: NOT_TIMED, toPin: NOT_TIMED, release: NOT_TIMED } as const;
 
 const share = (chance: number): number => Math.round(Math.min(1, Math.max(0, chance)) * 1000) / 1000;
 
@@ -54,7 +56,8 @@ function promiseOf({ forecast: { tenderness }, inTime }: Promised): NonNullable<
  * The log's line of a finished cook.
  *
  * @param cook as kept
- * @param known its plan's forecast, and what it promised; null where the plan cannot be reckoned any more
+ * @param known its plan's forecast, and what it promised; null where the plan cannot be reckoned any more, and for the day of
+ * what was cooked ahead, which promised nothing
  * @param state its end
  * @param first what the fork found first: what is learnt from; the line says what it found last
  */
@@ -92,17 +95,16 @@ export function entryOf(
     boughtG: state.weights.bought ?? plan.meat.grams,
     trimmedG: state.weights.trimmed ?? (plan.meat.trimGrams > 0 ? plan.meat.grams - plan.meat.trimGrams : null),
     cookedG: state.weights.cooked ?? null,
-    // On the day nothing is cooked under a lid but what was cooked fresh.
-    pressure: warmed
-      ? NOT_TIMED
-      : { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('pressure')) },
-    toPin: warmed ? NOT_TIMED : { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(toPin()) },
-    release: warmed
-      ? NOT_TIMED
-      : { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
+    ...(warmed
+      ? UNTIMED
+      : {
+          pressure: { planned: f?.pressureMinutes ?? plan.pressureMinutes, actual: rounded(took('pressure')) },
+          toPin: { planned: rounded(f?.pot.minutesToPin ?? null), actual: rounded(toPin()) },
+          release: { planned: rounded(f?.pot.releaseMinutes ?? null), actual: rounded(took('letting-down')) },
+        }),
     lateMinutes: lateBy(state.dinner.driftMinutes),
     burns: state.burns,
-    ...(known === null || warmed ? {} : { promised: promiseOf(known) }),
+    ...(known === null ? {} : { promised: promiseOf(known) }),
     outcome: { moistness: null, sauce: null, vegetables: {} },
     notes: state.notes
       .map(({ text }) => text)

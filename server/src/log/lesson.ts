@@ -3,6 +3,7 @@ import {
   areWeights,
   cutById,
   newPlan,
+  observeByHand,
   PlanError,
   subjectOf,
   unknown,
@@ -94,6 +95,14 @@ export function planOfEntry(entry: LogEntry): Plan {
     cooker: { ...plan.cooker, name: entry.cooker === '' ? plan.cooker.name : entry.cooker.slice(0, 60) },
     pressureMinutes: entry.pressure.actual ?? entry.pressure.planned,
   };
+}
+
+/**
+ * What an entry without a cook here says, by its minutes and its grade; warmed and eaten on its day, it says nothing of its
+ * pot or its meat.
+ */
+export function observedByHand({ source, grade }: Pick<LogEntry, 'source' | 'grade'>, plan: Plan): Observation {
+  return grade === null || source === 'warmed' ? {} : observedIn(plan, () => observeByHand(plan, grade));
 }
 
 /** What a cook says; nothing where its plan cannot be reckoned any more. */

@@ -4,7 +4,6 @@ import {
   cutById,
   isTheDay,
   observe,
-  observeByHand,
   type CookState,
   type Grade,
   type Observation,
@@ -24,7 +23,7 @@ import { notFound } from '../security/faults';
 import { Workers } from '../workers/workers';
 import { columnsOf, entryOf, firstGrade, itemOf } from './entry';
 import { LearningService } from './learning.service';
-import { observedIn } from './lesson';
+import { observedByHand, observedIn } from './lesson';
 import { PhotosService } from './photos.service';
 
 /** A change to a finished cook that changes its line in the log. */
@@ -260,11 +259,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       outcome: { moistness: null, sauce: null, vegetables: {} },
       notes,
     };
-    const item = await this.add(
-      entry,
-      plan,
-      observedIn(plan, () => observeByHand(plan, grade)),
-    );
+    const item = await this.add(entry, plan, observedByHand(entry, plan));
     return item ?? (await this.open(id)).item;
   }
 
@@ -291,7 +286,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
       const entry: LogEntry = { ...row.entry, ...known, ...anew };
       await this.learning.learn(em, row, -1);
       const observation =
-        entry.grade === row.entry.grade ? row.observation : await this.observedAgain(em, row, entry.grade);
+        entry.grade === row.entry.grade ? row.observation : await this.observedAgain(em, row.plan, entry);
       Object.assign(row, columnsOf(entry, row.plan, observation));
       await this.learning.learn(em, row, 1);
       return itemOf(row);
@@ -300,13 +295,10 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     return item;
   }
 
-  private async observedAgain(
-    em: EntityManager,
-    { id, plan }: LogEntryEntity,
-    grade: LogEntry['grade'],
-  ): Promise<Observation> {
+  private async observedAgain(em: EntityManager, plan: Plan, entry: LogEntry): Promise<Observation> {
+    const { id, grade } = entry;
     const cook = await em.findOne(CookEntity, { id });
-    if (!cook) return grade === null ? {} : observedIn(plan, () => observeByHand(plan, grade));
+    if (!cook) return observedByHand(entry, plan);
     const events = await eventsOf(em, [id]);
     const state = cookState(cook.guide, events, Date.parse(cook.finishedAt ?? cook.startedAt));
     return observedOf(cook, state, grade);

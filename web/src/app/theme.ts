@@ -96,12 +96,6 @@ export function themeOf(colours: Colours, still = false, thumbs = false): ThemeC
         itemColor: t.text,
         trackPadding: 0,
       },
-      Collapse: {
-        headerBg: 'transparent',
-        contentBg: 'transparent',
-        headerPadding: '12px',
-        contentPadding: '0 12px 12px',
-      },
       Input: { activeShadow: 'none' },
       Select: { optionSelectedBg: t.hair, optionSelectedColor: t.text },
       Tabs: {

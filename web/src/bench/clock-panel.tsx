@@ -104,8 +104,12 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
         </section>
       )}
       <CookAheadPanel plan={plan} forecast={forecast} now={now} edit={edit} />
-      {!late && !cooked && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
-      {!cooked && <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />}
+      {!cooked && (
+        <>
+          {!late && <DinnerOddsPanel plan={plan} forecast={forecast} edit={edit} />}
+          <Mends plan={plan} wanted={late || clashes.length > 0} edit={edit} />
+        </>
+      )}
       <Sides plan={plan} edit={edit} />
       {!cooked && <ThisEvening id={id} plan={plan} forecast={forecast} />}
       <section aria-label="Take it along">

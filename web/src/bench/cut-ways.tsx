@@ -15,7 +15,6 @@ const wayOf = ({ form, curve, endMinute }: Alternative): MeltWay => ({
   key: form ?? '',
   curve,
   endMinute,
-  chosen: true,
 });
 
 interface Props {

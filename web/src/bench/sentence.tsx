@@ -38,7 +38,7 @@ function stageWords({ kind, minutes, place }: Stage, later: readonly Stage[]): s
 
 /** The clock that is still ahead: of what is cooked already, its day's. */
 const clockAhead = ({ plan, nextDay, clock }: Forecast): Forecast['clock'] =>
-  nextDay !== null && partAhead(plan) === 'day' ? { ...clock, ...nextDay.clock } : clock;
+  nextDay !== null && partAhead(plan) === 'day' ? nextDay.clock : clock;
 
 interface Props {
   readonly forecast: Forecast;
@@ -53,11 +53,12 @@ function Begins({ forecast, now }: { readonly forecast: Forecast; readonly now: 
   const kept = plan.cookAhead !== undefined && !day;
   const clock = clockAhead(forecast);
   const figure = day ? 'warmAt' : 'startAt';
+  const begin = day ? 'It is cooked: begin to warm it ' : 'Begin ';
   const late = lateStart(clock, now);
   if (late === null) {
     return (
       <>
-        {day ? 'It is cooked: begin to warm it ' : 'Begin '}
+        {begin}
         <Why figure={figure} reasons={reasons} tone="ember">
           {clockTime(clock.startAt ?? '')}
         </Why>{' '}
@@ -78,7 +79,7 @@ function Begins({ forecast, now }: { readonly forecast: Forecast; readonly now: 
   }
   return (
     <>
-      {day ? 'It is cooked: begin to warm it ' : 'Begin '}
+      {begin}
       <Why figure={figure} reasons={reasons} tone="ember">
         now
       </Why>
@@ -184,10 +185,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           >
             {clockTime(clock.eatAt)}
           </Why>
-          {plan.cookAhead &&
-            plan.serveAt !== null &&
-            (day ? ` ${dayWord(plan.serveAt, now)}` : `, eaten ${dayWord(plan.serveAt, now)}`)}
-          :{' '}
+          {plan.cookAhead && plan.serveAt !== null && `${day ? ' ' : ', eaten '}${dayWord(plan.serveAt, now)}`}:{' '}
         </>
       )}
       {day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />}

@@ -42,7 +42,8 @@ export function StationWhy({
   readonly station: StationKey;
   readonly forecast: Forecast;
 }): ReactNode {
-  const all = FIGURES[station].flatMap((figure) => plainReasons(forecast).filter((reason) => reason.figure === figure));
+  const plain = plainReasons(forecast);
+  const all = FIGURES[station].flatMap((figure) => plain.filter((reason) => reason.figure === figure));
   // What the cook has set stands before what Hervir would say.
   const own = [...all].sort((a, b) => Number(b.code === 'own-minutes') - Number(a.code === 'own-minutes'));
   const open = station === 'pot' ? OPEN.pot : OPEN.usual;

@@ -29,9 +29,9 @@ export function MeltCurve({ ways, target, height, minutes, label }: Props): Reac
             fill="var(--herb)"
             fillOpacity={0.16}
           />
-          {g.ways.map(({ key, chosen, melted, end, open }) => (
+          {g.ways.map(({ key, melted, end, open }) => (
             <g key={key}>
-              <path className={`${styles['melted']} ${chosen ? '' : styles['other']}`} d={melted} />
+              <path className={styles['melted']} d={melted} />
               <line className={styles['end']} x1={end.x} x2={end.x} y1={end.y - 12} y2={end.y + 12} />
               <circle className={styles['open']} cx={open.x} cy={open.y} r={4} />
             </g>

@@ -4,7 +4,6 @@ const way = (part: Partial<MeltWay> = {}): MeltWay => ({
   key: 'slices',
   curve: [0, 10, 20, 30, 40].map((minute) => ({ minute, liquidC: 113, melted: minute / 50 })),
   endMinute: 25,
-  chosen: true,
   ...part,
 });
 const layout = { width: 212, height: 101, target: [0.7, 0.8] as const };
@@ -27,7 +26,7 @@ describe('how the collagen goes, drawn', () => {
   });
 
   test('several on one scale: half as long is half as wide', () => {
-    const short = way({ key: 'bite', curve: way().curve.slice(0, 3), endMinute: 15, chosen: false });
+    const short = way({ key: 'bite', curve: way().curve.slice(0, 3), endMinute: 15 });
     expect(longestOf([way(), short])).toBe(40);
     const [long, brief] = meltGeometry([way(), short], layout).ways;
     expect((brief?.open.x ?? 0) - 6).toBeCloseTo(((long?.open.x ?? 0) - 6) / 2, 6);

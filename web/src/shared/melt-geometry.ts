@@ -7,7 +7,6 @@ export interface MeltWay {
   readonly curve: Alternative['curve'];
   /** When the minutes under pressure are over, from the lid on. */
   readonly endMinute: number;
-  readonly chosen: boolean;
 }
 
 export interface MeltGeometry {
@@ -16,7 +15,6 @@ export interface MeltGeometry {
   readonly target: { readonly top: number; readonly bottom: number };
   readonly ways: readonly {
     readonly key: string;
-    readonly chosen: boolean;
     readonly melted: string;
     readonly end: { readonly x: number; readonly y: number };
     readonly open: { readonly x: number; readonly y: number };
@@ -55,12 +53,11 @@ export function meltGeometry(ways: readonly MeltWay[], { width, height, target, 
     x,
     base,
     target: { top: y(target[1]), bottom: y(target[0]) },
-    ways: ways.map(({ key, curve, endMinute, chosen }) => {
+    ways: ways.map(({ key, curve, endMinute }) => {
       const end = curve.find(({ minute }) => minute >= endMinute) ?? curve.at(-1);
       const open = curve.at(-1);
       return {
         key,
-        chosen,
         melted: path([...curve]) ?? '',
         end: { x: x(endMinute), y: y(end?.melted ?? 0) },
         open: { x: x(open?.minute ?? 0), y: y(open?.melted ?? 0) },
