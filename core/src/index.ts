@@ -58,6 +58,7 @@ export type { CurvePoint } from './braise/forecast/curve';
 export type { CutForecast, Forecast, Reason } from './braise/forecast/forecast-document';
 export type { LidInWords } from './braise/forecast/lid-remedies';
 export * from './braise/forecast/other-methods';
+export * from './braise/forecast/texture-minutes';
 export * from './braise/forecast/what-if';
 export * from './braise/guide/still-tough';
 export * from './braise/forecast/times';

@@ -21,6 +21,7 @@ describe('no burn error', () => {
     await person.ticks('scraped clean');
     await person.reads('Expect the burn error');
     await person.finds('button', /^Base at 1\d\d °C, burns/);
+    await person.presses('button', 'on top: more of fruit paste');
     await person.picks('When, fruit paste', 'stirred in');
     await person.writes('textbox', 'How much fruit paste', '300 g');
     await person.reads('Thickened: what is stirred in');

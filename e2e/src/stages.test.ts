@@ -44,7 +44,7 @@ describe('vegetables in stages', () => {
 
     const chip = await (await person.finds('button', /^Carrot ?tender ?\(second run/)).boundingBox();
     const start = await (
-      await person.page.waitForSelector('::-p-xpath(//*[@class="stage-name"][text()="Start"])')
+      await person.page.waitForSelector('::-p-xpath(//section[@aria-label="From the start"])')
     )?.boundingBox();
     if (!chip || !start) throw new Error('the stages are not drawn');
     await person.page.mouse.move(chip.x + chip.width / 2, chip.y + chip.height / 2);

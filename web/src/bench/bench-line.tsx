@@ -6,7 +6,7 @@ import { useBench } from '../state/bench-store';
 import type { Edit } from './station';
 
 /** px: the line over the whole width, so low that an open station stands under it whole at 1280 by 800. */
-const LINE_HEIGHT = 208;
+const LINE_HEIGHT = 202;
 
 /** A task put earlier by so many minutes; 0 takes it back to as late as it can be. */
 function moveTask(plan: Plan, task: string, earlier: number): Plan {

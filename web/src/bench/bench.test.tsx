@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import type { Plan } from '@hervir/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import type { UserEvent } from '@testing-library/user-event';
 import { answer } from '../testing/answer';
 import {
@@ -129,6 +129,7 @@ describe('the bench', () => {
     await station(user, 'Pot');
     await chooses(user, 'Meat', 'On a rack');
     await saved(kitchen, ({ rack }) => expect(rack).toBe(true));
+    await user.click(screen.getByRole('button', { name: 'stirred in: more of tomato paste' }));
     await picks(user, 'When, tomato paste', 'on top');
     await saved(kitchen, ({ additions }) => expect(additions[0]?.when).toBe('on-top'));
     await picks(user, 'Deglaze', 'Dry cider');
@@ -162,8 +163,16 @@ describe('the bench', () => {
     );
     await user.click(screen.getByRole('button', { name: /Add a grain/ }));
     await saved(kitchen, ({ grains }) => expect(grains).toMatchObject([{ grain: 'freekeh', grams: 120 }]));
+    await user.click(screen.getByRole('button', { name: 'Second run' }));
     await chooses(user, 'The meat', 'Stays in');
     await saved(kitchen, ({ stages }) => expect(stages).toMatchObject([{ id: 'second-run', meat: 'in' }]));
+    const lane = screen.getByRole('region', { name: 'Second run' });
+    expect(lane.textContent).toMatch(/Carrot is as asked at (from )?\d+/);
+    // Its end is moved by the arrow keys, as that of the first run is on the line.
+    act(() => within(lane).getByRole('slider', { name: 'Second run: its minutes' }).focus());
+    await user.keyboard('{PageUp}');
+    await saved(kitchen, ({ stages }) => expect(stages[0]?.minutes).toBeGreaterThanOrEqual(5));
+    await user.click(within(lane).getByRole('button', { name: /^Carrot/ }));
     await user.click(screen.getByRole('button', { name: 'Take carrot out' }));
     await saved(kitchen, ({ vegetables }) => expect(vegetables).toEqual([]));
   });

@@ -1,6 +1,7 @@
 import type { Forecast, LedgerEntry } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
+import styles from './trade.module.css';
 
 const STAGE_NAMES: Readonly<Record<LedgerEntry['stage'], string>> = {
   deglaze: 'Deglazing',
@@ -18,7 +19,7 @@ export function LedgerTable({ forecast }: { readonly forecast: Forecast }): Reac
   const { print } = useUnits();
   const { liquid } = forecast;
   return (
-    <table className="trade ledger">
+    <table className={`${styles['trade']} ${styles['ledger']}`}>
       <caption>Where the liquid comes from and goes</caption>
       <tbody>
         {liquid.entries.map(({ stage, what, ml }, i) => (

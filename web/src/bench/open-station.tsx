@@ -8,21 +8,20 @@ import { ClockPanel } from './clock-panel';
 import { CutWays } from './cut-ways';
 import { LedgerTable } from './ledger';
 import { MeatStation } from './meat-station';
-import { PotStation } from './pot-station';
+import { PotStation } from './pot/pot-station';
 import { ReleaseStation } from './release-station';
 import { ReleaseWays } from './release-ways';
 import { Remedies } from './remedies';
-import { SauceDrawing, ToFinish } from './sauce-drawing';
-import { SauceStation } from './sauce-station';
+import { SauceDrawing, ToFinish } from './sauce/sauce-drawing';
+import { SauceStation } from './sauce/sauce-station';
 import { SearDrawing } from './sear-drawing';
 import { SearStation } from './sear-station';
-import { StageBoard } from './stage-board';
-import { StagesEditor } from './stages-editor';
 import type { StationProps } from './station';
 import type { StationKey } from './station-heads';
 import { StationPanel } from './station-panel';
+import styles from './station-panel.module.css';
 import { StationWhy } from './station-why';
-import { VegetablesStation } from './vegetables-station';
+import { VegetablesStation } from './vegetables/vegetables-station';
 
 /** px */
 const SECTION_HEIGHT = 218;
@@ -64,34 +63,24 @@ export function OpenStation(props: Props): ReactNode {
           station={station}
           fields={<PotStation {...own} />}
           drawing={
-            forecast ? <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={onStation} /> : undefined
+            forecast ? (
+              <>
+                <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={onStation} />
+                <div className={styles['folds']}>
+                  <details className="fold">
+                    <summary>Every millilitre</summary>
+                    <LedgerTable forecast={forecast} />
+                  </details>
+                  {why}
+                </div>
+              </>
+            ) : undefined
           }
-          why={forecast ? <PotVerdicts forecast={forecast} edit={edit} why={why} /> : undefined}
+          why={forecast ? <PotVerdicts forecast={forecast} edit={edit} /> : undefined}
         />
       );
     case 'vegetables':
-      return (
-        <StationPanel
-          station={station}
-          fields={<VegetablesStation {...own} />}
-          drawing={
-            forecast ? (
-              <SectionDrawing
-                forecast={forecast}
-                height={SECTION_HEIGHT}
-                onStation={onStation}
-                beside={<StageBoard forecast={forecast} edit={edit} />}
-              />
-            ) : undefined
-          }
-          why={
-            <>
-              <StagesEditor plan={plan} forecast={forecast} edit={edit} />
-              {why}
-            </>
-          }
-        />
-      );
+      return <VegetablesStation plan={plan} forecast={forecast} edit={edit} onStation={onStation} why={why} />;
     case 'release':
       return (
         <StationPanel
@@ -127,26 +116,19 @@ export function OpenStation(props: Props): ReactNode {
   }
 }
 
-/** What the pot comes to: the base against its cut-out, the fill, and every millilitre. */
+/** What the pot comes to: the base against its cut-out, and the fill. */
 function PotVerdicts({
   forecast,
   edit,
-  why,
 }: {
   readonly forecast: Forecast;
   readonly edit: StationProps['edit'];
-  readonly why: ReactNode;
 }): ReactNode {
   return (
     <>
       <BaseVerdict forecast={forecast} edit={edit} />
       <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{forecast.fill.text}</Verdict>
       <Remedies remedies={forecast.fill.remedies} edit={edit} />
-      <details className="fold">
-        <summary>Every millilitre</summary>
-        <LedgerTable forecast={forecast} />
-      </details>
-      {why}
     </>
   );
 }

@@ -17,11 +17,20 @@ const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
   none: 'Everything in cold: pale, plain, nothing to scrape.',
 };
 
+const THEN_WORDS = { stays: 'stays in', 'set-aside': 'set aside', 'fish-out': 'fished out' } as const;
+const HOW_WORDS = {
+  fried: 'in its turn',
+  'fried-first': 'before the meat',
+  'with-meat': 'beside the meat',
+  raw: 'raw, with the liquid',
+} as const;
+const optionsOf = <T extends string>(words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
+  (Object.keys(words) as T[]).map((value) => ({ value, label: words[value] }));
+
 const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
 
 /** Second station: how it is seared, and the aromatics. */
 export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
-  const { system } = useUnits();
   const { sear } = plan;
   const change = changing(edit, 'sear');
   const seared = sear.school !== 'none';
@@ -93,8 +102,15 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
         most={20}
         addLabel="Add an aromatic"
         onChange={(aromatics) => edit((before) => ({ ...before, aromatics }))}
+        rest={{
+          words: ({ how, then }) =>
+            [how === undefined ? null : HOW_WORDS[how], THEN_WORDS[then ?? 'stays']]
+              .filter((word) => word !== null)
+              .join(', '),
+          fields: (item, changeItem) => <AromaticRest plan={plan} item={item} change={changeItem} />,
+        }}
       >
-        {({ ingredient, grams, how, then, stage }, changeItem) => (
+        {({ ingredient, grams }, changeItem) => (
           <>
             <AutoComplete
               aria-label="Aromatic"
@@ -103,6 +119,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
               showSearch={{
                 filterOption: (typed, option) => String(option?.value).toLowerCase().includes(typed.toLowerCase()),
               }}
+              popupMatchSelectWidth={200}
               maxLength={60}
               onChange={(next: string) => next.trim() !== '' && changeItem({ ingredient: next })}
             />
@@ -113,35 +130,42 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
               range={LIMITS.ingredientGrams}
               onChange={(next) => next !== undefined && changeItem({ grams: next })}
             />
-            <Select
-              aria-label={`Then, ${ingredient}`}
-              value={then ?? 'stays'}
-              options={[
-                { value: 'stays', label: 'stays in' },
-                { value: 'set-aside', label: 'set aside' },
-                { value: 'fish-out', label: 'fished out' },
-              ]}
-              onChange={(next) => changeItem({ then: next })}
-            />
-            <Select
-              aria-label={`How, ${ingredient}`}
-              value={how ?? 'fried'}
-              options={[
-                { value: 'fried', label: 'in its turn' },
-                { value: 'fried-first', label: 'before the meat' },
-                { value: 'with-meat', label: 'beside the meat' },
-                { value: 'raw', label: 'raw, with the liquid' },
-              ]}
-              popupMatchSelectWidth={180}
-              onChange={(next) => changeItem({ how: next === 'fried' ? undefined : next })}
-            />
-            <WhenStage plan={plan} of={ingredient} value={stage} onChange={(next) => changeItem({ stage: next })} />
-            {herbSwap(ingredient, grams, printerFor(system)) !== null && (
-              <span className="field-note">{herbSwap(ingredient, grams, printerFor(system))}</span>
-            )}
           </>
         )}
       </ItemRows>
     </div>
+  );
+}
+
+/** Of an aromatic: when it is fried, what becomes of it, at which stage, and how much of the dried herb it is. */
+function AromaticRest({
+  plan,
+  item: { ingredient, grams, how, then, stage },
+  change,
+}: {
+  readonly plan: Plan;
+  readonly item: Aromatic;
+  readonly change: (part: Partial<Aromatic>) => void;
+}): ReactNode {
+  const { system } = useUnits();
+  const swap = herbSwap(ingredient, grams, printerFor(system));
+  return (
+    <>
+      <Select
+        aria-label={`How, ${ingredient}`}
+        value={how ?? 'fried'}
+        options={optionsOf(HOW_WORDS)}
+        popupMatchSelectWidth={180}
+        onChange={(next) => change({ how: next === 'fried' ? undefined : next })}
+      />
+      <Select
+        aria-label={`Then, ${ingredient}`}
+        value={then ?? 'stays'}
+        options={optionsOf(THEN_WORDS)}
+        onChange={(next) => change({ then: next })}
+      />
+      <WhenStage plan={plan} of={ingredient} value={stage} onChange={(next) => change({ stage: next })} />
+      {swap !== null && <span className="field-note">{swap}</span>}
+    </>
   );
 }

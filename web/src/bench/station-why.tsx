@@ -11,8 +11,8 @@ const FIGURES: Readonly<Record<StationKey, readonly string[]>> = {
   pot: ['workingC', 'minutesToPressure', 'liquid'],
   vegetables: ['stages', 'secondRun'],
   release: ['releaseMinutes'],
-  // What is done to the sauce stands beside it, step by step.
-  sauce: ['yield'],
+  // What is done to the sauce stands beside it step by step, and what it yields under it.
+  sauce: [],
   clock: ['startAt', 'warmAt'],
 };
 
@@ -28,7 +28,15 @@ const STATION_OF: Readonly<Record<Step, StationKey>> = {
 };
 
 /** So many reasons stand open; the others are a press away, so that the panel keeps to the window. */
-const OPEN = { usual: 2, pot: 0 } as const;
+const OPEN: Readonly<Record<StationKey, number>> = {
+  meat: 2,
+  sear: 2,
+  pot: 0,
+  vegetables: 0,
+  release: 2,
+  sauce: 2,
+  clock: 2,
+};
 
 /** The reasons that can be said in a line: the base has a list of its own, with what mends it, and so has the ledger. */
 export const plainReasons = ({ reasons }: Pick<Forecast, 'reasons'>): Reason[] =>
@@ -46,14 +54,14 @@ export function StationWhy({
   const all = FIGURES[station].flatMap((figure) => plain.filter((reason) => reason.figure === figure));
   // What the cook has set stands before what Hervir would say.
   const own = [...all].sort((a, b) => Number(b.code === 'own-minutes') - Number(a.code === 'own-minutes'));
-  const open = station === 'pot' ? OPEN.pot : OPEN.usual;
+  const open = OPEN[station];
   const cautions = forecast.cautions.filter(({ step }) => STATION_OF[step] === station);
   return (
     <div className={styles['why']}>
       {own.length > 0 && (
         <section aria-label="Why">
           {open > 0 && <h3>Why</h3>}
-          <List of={own.slice(0, open)} />
+          {open > 0 && <List of={own.slice(0, open)} />}
           {own.length > open && (
             <details className="fold">
               <summary>{open > 0 ? `${own.length - open} more` : `Why: ${own.length}`}</summary>

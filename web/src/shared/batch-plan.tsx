@@ -4,7 +4,7 @@ import { counted } from './words';
 
 /** Batches drawn; the rest are said. */
 const SHOWN = 4;
-const SIZE = 116;
+const SIZE = 102;
 
 /** The base seen from above, a circle a batch, its pieces in their places. */
 export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactNode {

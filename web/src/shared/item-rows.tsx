@@ -1,44 +1,72 @@
 import { CloseOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import styles from './item-rows.module.css';
+
+type Row<T> = (item: T, change: (part: Partial<T>) => void, index: number) => ReactNode;
 
 interface Props<T> {
   readonly label: string;
   readonly items: readonly T[];
-  /** What one is called, for the buttons that take it away. */
+  /** What one is called, for the buttons that open it and take it away. */
   readonly nameOf: (item: T) => string;
   readonly blank: () => T;
   readonly most: number;
+  /** For who does not see whose button it is: it begins with “Add”. */
   readonly addLabel: string;
   readonly onChange: (items: T[]) => void;
-  readonly children: (item: T, change: (part: Partial<T>) => void, index: number) => ReactNode;
+  /** What it is and how much: always in sight. */
+  readonly children: Row<T>;
+  /** The rest of it in a few words, and behind them its fields; left out where there is no rest. */
+  readonly rest?: { readonly words: (item: T) => string; readonly fields: Row<T> };
 }
 
-/** A list that is added to, changed and taken from, row by row. */
-export function ItemRows<T>({ label, items, nameOf, blank, most, addLabel, onChange, children }: Props<T>): ReactNode {
+/** A list that is added to, changed and taken from, row by row; what is seldom changed of a row is a press away. */
+export function ItemRows<T>(props: Props<T>): ReactNode {
+  const { label, items, nameOf, blank, most, addLabel, onChange, children, rest } = props;
+  const [open, setOpen] = useState<number | null>(null);
   return (
-    <div className="item-rows" role="group" aria-label={label}>
-      <span className="label" aria-hidden>
+    <div className={styles['rows']} role="group" aria-label={label}>
+      <span className={styles['label']} aria-hidden>
         {label}
       </span>
       {items.length < most && (
-        <Button className="item-add" icon={<PlusOutlined aria-hidden />} onClick={() => onChange([...items, blank()])}>
-          {addLabel}
+        <Button icon={<PlusOutlined aria-hidden />} aria-label={addLabel} onClick={() => onChange([...items, blank()])}>
+          Add
         </Button>
       )}
-      {items.map((item, i) => (
-        <div key={i} className="item-row">
-          <div className="item-fields">
-            {children(item, (part) => onChange(items.map((one, at) => (at === i ? { ...one, ...part } : one))), i)}
+      {items.map((item, i) => {
+        const change = (part: Partial<T>): void =>
+          onChange(items.map((one, at) => (at === i ? { ...one, ...part } : one)));
+        return (
+          <div key={i} className={styles['row']} data-rest={rest !== undefined}>
+            <div className="item-fields">
+              {children(item, change, i)}
+              {rest && (
+                <button
+                  type="button"
+                  className={styles['more']}
+                  aria-expanded={open === i}
+                  aria-label={`${rest.words(item)}: more of ${nameOf(item)}`}
+                  onClick={() => setOpen(open === i ? null : i)}
+                >
+                  {rest.words(item)}
+                </button>
+              )}
+              {rest && open === i && rest.fields(item, change, i)}
+            </div>
+            <Button
+              type="text"
+              icon={<CloseOutlined aria-hidden />}
+              aria-label={`Take ${nameOf(item)} out`}
+              onClick={() => {
+                setOpen(null);
+                onChange(items.filter((_, at) => at !== i));
+              }}
+            />
           </div>
-          <Button
-            type="text"
-            icon={<CloseOutlined aria-hidden />}
-            aria-label={`Take ${nameOf(item)} out`}
-            onClick={() => onChange(items.filter((_, at) => at !== i))}
-          />
-        </div>
-      ))}
+        );
+      })}
     </div>
   );
 }

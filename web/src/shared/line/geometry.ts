@@ -70,7 +70,7 @@ export interface LineGeometry {
 const LEFT = 58;
 const RIGHT = 14;
 const LANE_HEIGHT = 21;
-const AXIS = 26;
+const AXIS = 21;
 const LOWEST_C = 20;
 const HIGHEST_C = 190;
 

@@ -19,16 +19,16 @@ interface Options {
   readonly onDrop: (minutes: number) => void;
 }
 
-interface Minutes {
+export interface Minutes {
   /** What is dragged to; null while nothing is. */
   readonly dragged: number | null;
   /** For the element that is dragged. */
   readonly handlers: {
-    readonly onPointerDown: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerMove: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerUp: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerCancel: (event: PointerEvent<SVGGElement>) => void;
-    readonly onKeyDown: (event: KeyboardEvent<SVGGElement>) => void;
+    readonly onPointerDown: (event: PointerEvent<Element>) => void;
+    readonly onPointerMove: (event: PointerEvent<Element>) => void;
+    readonly onPointerUp: (event: PointerEvent<Element>) => void;
+    readonly onPointerCancel: (event: PointerEvent<Element>) => void;
+    readonly onKeyDown: (event: KeyboardEvent<Element>) => void;
   };
 }
 
@@ -38,7 +38,7 @@ export function useMinutes({ value, clamp, perPixel, keys, onDrop }: Options): M
   const grip = useRef<{ readonly pointer: number; readonly from: number } | null>(null);
   const under = (event: PointerEvent): number | null =>
     grip.current?.pointer === event.pointerId ? clamp(value + (event.clientX - grip.current.from) * perPixel) : null;
-  const onPointerEnd = (event: PointerEvent<SVGGElement>): void => {
+  const onPointerEnd = (event: PointerEvent<Element>): void => {
     const wanted = under(event);
     grip.current = null;
     setDragged(null);

@@ -15,12 +15,10 @@ interface Props {
   readonly height: number;
   /** Pressing a layer opens the station it is decided at. */
   readonly onStation: (key: 'meat' | 'sear' | 'pot' | 'vegetables') => void;
-  /** Stands to the right of the pot. */
-  readonly beside?: ReactNode;
 }
 
 /** The pot cut open, to scale, stage by stage. */
-export function SectionDrawing({ forecast, height, onStation, beside }: Props): ReactNode {
+export function SectionDrawing({ forecast, height, onStation }: Props): ReactNode {
   const [box, width] = useWidth();
   const { system, print } = useUnits();
   const sections = useMemo(() => sectionsOf(forecast, printerFor(system)), [forecast, system]);
@@ -65,55 +63,52 @@ export function SectionDrawing({ forecast, height, onStation, beside }: Props): 
         options={sections.map((one) => ({ value: one.stage, label: one.title }))}
         onChange={setWanted}
       />
-      <div className="section-and-stages">
-        <div ref={box} className="section-box">
-          <p className="visually-hidden">{section.text}</p>
-          {g && (
-            <svg width={width} height={height} className="section-drawing" role="group" aria-label="The section">
-              <text x={2} y={14}>
-                <tspan className="section-figure">{printerFor(system).litres(fill.litres)}</tspan>
-                <tspan dx={8} style={over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
-                  {over ? '■ ' : ''}
-                  {Math.round(fill.share * 100)} % full{over ? ', over the line' : ''}
-                </tspan>
+      <div ref={box} className="section-box">
+        <p className="visually-hidden">{section.text}</p>
+        {g && (
+          <svg width={width} height={height} className="section-drawing" role="group" aria-label="The section">
+            <text x={2} y={14}>
+              <tspan className="section-figure">{printerFor(system).litres(fill.litres)}</tspan>
+              <tspan dx={8} style={over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
+                {over ? '■ ' : ''}
+                {Math.round(fill.share * 100)} % full{over ? ', over the line' : ''}
+              </tspan>
+            </text>
+            <PotDrawing
+              g={g}
+              tone={TONE[level]}
+              lid={lid !== undefined}
+              stuckPx={STUCK_PX[section.sticking]}
+              words={words}
+              layers={{
+                liquid: pressable('pot', `Liquid, ${words.liquid}: open Pot`),
+                rack: pressable('pot', 'Rack: open Pot'),
+                meat: pressable('meat', 'Meat: open its station'),
+                top: pressable('vegetables', `On top, ${top}: open Vegetables`),
+                base: pressable(
+                  seared ? 'sear' : 'pot',
+                  `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot'}`,
+                ),
+              }}
+            />
+            <g aria-hidden>
+              <text x={g.left + 4} y={g.floor + 35} style={{ fill: TONE[level], fontWeight: 700 }}>
+                {MARKS[LEVEL_TONES[level]]} {print('temperature', section.baseC)}
               </text>
-              <PotDrawing
-                g={g}
-                tone={TONE[level]}
-                lid={lid !== undefined}
-                stuckPx={STUCK_PX[section.sticking]}
-                words={words}
-                layers={{
-                  liquid: pressable('pot', `Liquid, ${words.liquid}: open Pot`),
-                  rack: pressable('pot', 'Rack: open Pot'),
-                  meat: pressable('meat', 'Meat: open its station'),
-                  top: pressable('vegetables', `On top, ${top}: open Vegetables`),
-                  base: pressable(
-                    seared ? 'sear' : 'pot',
-                    `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot'}`,
-                  ),
-                }}
-              />
-              <g aria-hidden>
-                <text x={g.left + 4} y={g.floor + 35} style={{ fill: TONE[level], fontWeight: 700 }}>
-                  {MARKS[LEVEL_TONES[level]]} {print('temperature', section.baseC)}
-                </text>
-                <text
-                  x={width < NARROW ? g.left + 4 : width - 2}
-                  y={g.floor + (width < NARROW ? 51 : 35)}
-                  textAnchor={width < NARROW ? 'start' : 'end'}
-                >
-                  {moment.kind === 'opened' || moment.kind === 'deglaze'
-                    ? 'boiling'
-                    : seared
-                      ? `to ${print('temperature', limit)}`
-                      : `${burn.kind === 'scorch' ? 'scorches at' : 'cuts out at'} ${print('temperature', limit)}`}
-                </text>
-              </g>
-            </svg>
-          )}
-        </div>
-        {beside}
+              <text
+                x={width < NARROW ? g.left + 4 : width - 2}
+                y={g.floor + (width < NARROW ? 51 : 35)}
+                textAnchor={width < NARROW ? 'start' : 'end'}
+              >
+                {moment.kind === 'opened' || moment.kind === 'deglaze'
+                  ? 'boiling'
+                  : seared
+                    ? `to ${print('temperature', limit)}`
+                    : `${burn.kind === 'scorch' ? 'scorches at' : 'cuts out at'} ${print('temperature', limit)}`}
+              </text>
+            </g>
+          </svg>
+        )}
       </div>
     </div>
   );

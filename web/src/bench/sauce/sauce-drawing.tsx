@@ -1,8 +1,8 @@
 import type { Forecast } from '@hervir/core';
 import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
-import { useUnits } from '../shared/use-units';
-import { longDay } from '../shared/words';
+import { useUnits } from '../../shared/use-units';
+import { longDay } from '../../shared/words';
 import styles from './sauce-drawing.module.css';
 
 /** One volume between the open pot and the spoon. */

@@ -1,5 +1,4 @@
 import {
-  isHotPlace,
   LIMITS,
   placeName,
   stageOf,
@@ -9,20 +8,14 @@ import {
   type PlannedStage,
   type Release,
 } from '@hervir/core';
-import { PlusOutlined } from '@ant-design/icons';
 import { Button, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
-import { Choice, Field } from '../shared/field';
-import { NumberInput } from '../shared/number-input';
-import { QuantityInput } from '../shared/quantity-input';
-import { useUnits } from '../shared/use-units';
-import type { Edit } from './station';
-
-interface Props {
-  readonly plan: Plan;
-  readonly forecast: Forecast | null;
-  readonly edit: Edit;
-}
+import { Choice, Field } from '../../shared/field';
+import { NumberInput } from '../../shared/number-input';
+import { QuantityInput } from '../../shared/quantity-input';
+import { useUnits } from '../../shared/use-units';
+import type { Edit } from '../station';
+import { withoutStage } from './plan-changes';
 
 const RELEASES: readonly { value: Release['method']; label: string }[] = [
   { value: 'quick', label: 'valve at once' },
@@ -35,49 +28,15 @@ const BROTH = [
   { value: 'thrown' as const, label: 'thrown away' },
 ];
 
-/** An id that no stage of the plan has. */
-function freshId({ stages }: Plan, kind: PlannedStage['kind']): string {
-  let number = 1;
-  while (stages.some(({ id }) => id === `${kind}-${number}`)) number += 1;
-  return `${kind}-${number}`;
+interface Props {
+  readonly id: string;
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly edit: Edit;
 }
 
-/** A stage that the cook adds, as it is usually done. */
-function blank(plan: Plan, kind: 'pressure' | 'simmer'): PlannedStage {
-  const usual = stageOf({ stages: [] }, kind === 'pressure' ? 'second-run' : 'simmer');
-  const own = plan.stages.some(({ id }) => id === usual.id) ? freshId(plan, kind) : usual.id;
-  return { ...usual, id: own, minutes: kind === 'pressure' ? 3 : 10, meat: 'in' };
-}
-
-/** What follows the first run, stage by stage: minutes, release or heat, meat in or out, broth out. */
-export function StagesEditor({ plan, forecast, edit }: Props): ReactNode {
-  const done = (forecast?.stages ?? []).map(({ place }) => place).filter((place) => isHotPlace(plan, place));
-  const ids = [...new Set([...plan.stages.map(({ id }) => id).filter((id) => isHotPlace(plan, id)), ...done])];
-  const shown = ids.filter(
-    (id) => done.includes(id) || plan.stages.some((stage) => stage.id === id && stage.minutes !== null),
-  );
-  const add = (kind: 'pressure' | 'simmer'): void =>
-    edit((before) => ({ ...before, stages: [...before.stages, blank(before, kind)] }));
-  return (
-    <div className="stages-editor">
-      {shown.map((id) => (
-        <StageFields key={id} id={id} plan={plan} forecast={forecast} edit={edit} />
-      ))}
-      {plan.stages.length < 6 && (
-        <div className="stage-add">
-          <Button icon={<PlusOutlined aria-hidden />} onClick={() => add('pressure')}>
-            Add a run under pressure
-          </Button>
-          <Button icon={<PlusOutlined aria-hidden />} onClick={() => add('simmer')}>
-            Add a simmer
-          </Button>
-        </div>
-      )}
-    </div>
-  );
-}
-
-function StageFields({ id, plan, forecast, edit }: Props & { readonly id: string }): ReactNode {
+/** A stage after the first run: minutes, release or heat, meat in or out, broth out. */
+export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
   const { print } = useUnits();
   const stage = stageOf(plan, id);
   const name = placeName(plan, id);
@@ -189,27 +148,4 @@ function StageFields({ id, plan, forecast, edit }: Props & { readonly id: string
       )}
     </fieldset>
   );
-}
-
-/** Without a stage of the cook's; what went in at it is left to Hervir again. */
-function withoutStage(plan: Plan, id: string): Plan {
-  const free = <T extends { place: string }>(items: readonly T[]): T[] =>
-    items.map((item) => (item.place === id ? { ...item, place: 'auto' } : item));
-  const unstaged = <T extends { stage?: string | undefined }>(items: readonly T[]): T[] =>
-    items.map((item) => (item.stage === id ? { ...item, stage: undefined } : item));
-  return {
-    ...plan,
-    stages: plan.stages.filter((stage) => stage.id !== id),
-    vegetables: free(plan.vegetables),
-    grains: free(plan.grains),
-    others: plan.others.map((item) => (item.place === id ? { ...item, place: 'start' } : item)),
-    liquids: unstaged(plan.liquids),
-    additions: unstaged(plan.additions),
-    aromatics: unstaged(plan.aromatics),
-    otherMeats: plan.otherMeats.map((meat) => ({
-      ...meat,
-      goesIn: meat.goesIn === id ? 'start' : meat.goesIn,
-      comesOut: meat.comesOut === id ? 'end' : meat.comesOut,
-    })),
-  };
 }

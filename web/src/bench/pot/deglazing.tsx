@@ -1,0 +1,65 @@
+import { liquidById, liquidSubstitutes, LIMITS, type Plan } from '@hervir/core';
+import { Button, Checkbox, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { Field } from '../../shared/field';
+import { QuantityInput } from '../../shared/quantity-input';
+import type { StationProps } from '../station';
+import { DEGLAZING } from './liquid-options';
+
+/** What the base is scraped clean with, how much of it, and what does it without alcohol. */
+export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
+  const { deglaze } = plan;
+  const set = (part: Partial<NonNullable<Plan['deglaze']>>): void =>
+    edit((before) => ({
+      ...before,
+      deglaze: { liquid: 'stock', ml: 120, scraped: true, ...before.deglaze, ...part },
+    }));
+  const [instead] = deglaze ? liquidSubstitutes(deglaze.liquid) : [];
+  const alcohol = deglaze !== null && liquidById(deglaze.liquid).alcoholFreeAlternative !== '';
+  return (
+    <>
+      <Field label="Deglaze" fault={faultAt('deglaze.ml')}>
+        {(id) => (
+          <div className="pair">
+            <Select
+              id={id}
+              value={deglaze?.liquid ?? 'no'}
+              options={[{ value: 'no', label: 'Not at all' }, ...DEGLAZING]}
+              popupMatchSelectWidth={240}
+              onChange={(liquid) =>
+                liquid === 'no' ? edit((before) => ({ ...before, deglaze: null })) : set({ liquid })
+              }
+            />
+            {deglaze && (
+              <QuantityInput
+                label="How much to deglaze with"
+                kind="volume"
+                value={deglaze.ml}
+                range={LIMITS.liquidMl}
+                onChange={(ml) => ml !== undefined && set({ ml })}
+              />
+            )}
+          </div>
+        )}
+      </Field>
+      {deglaze && (
+        <div className="field-rest">
+          <Checkbox checked={deglaze.scraped} onChange={(event) => set({ scraped: event.target.checked })}>
+            scraped clean
+          </Checkbox>
+          {alcohol && <span className="field-note">Boil the raw smell off; some alcohol stays.</span>}
+          {alcohol && instead && (
+            <details className="fold">
+              <summary>Without alcohol</summary>
+              <Button className="wrapping" onClick={() => set({ liquid: instead.id })}>
+                {instead.name} instead
+              </Button>
+              <span className="field-note">{instead.changes}.</span>
+            </details>
+          )}
+          {!alcohol && <span className="field-note">{liquidById(deglaze.liquid).note}</span>}
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,12 @@
+import { LIQUIDS } from '@hervir/core';
+
+const option = ({ id, name }: { id: string; name: string }): { value: string; label: string } => ({
+  value: id,
+  label: name,
+});
+/** What is poured as liquid. */
+export const POURED = LIQUIDS.filter(({ kind }) => kind === 'liquid' || kind === 'sauce').map(option);
+/** What a base can be scraped clean with. */
+export const DEGLAZING = LIQUIDS.filter(({ deglazes }) => deglazes).map(option);
+/** What is thick or sweet. */
+export const ADDED = LIQUIDS.filter(({ kind }) => kind !== 'liquid').map(option);

@@ -1,0 +1,58 @@
+import { LIMITS, type Rescaled } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, InputNumber } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Field } from '../../shared/field';
+import { useUnits } from '../../shared/use-units';
+import { reckoner } from '../../workers/reckoner';
+import type { Answer } from '../../workers/reckoning';
+import type { StationProps } from '../station';
+
+/** The whole plan for another number of people, with what that changes, before it is taken. */
+export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
+  const { system } = useUnits();
+  const [wanted, setWanted] = useState(plan.servings);
+  const scaled = useQuery({
+    queryKey: ['rescale', plan, wanted, system],
+    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => reckoner('beside').rescale(plan, wanted, system),
+    enabled: wanted !== plan.servings,
+    staleTime: Infinity,
+    gcTime: 0,
+  }).data;
+  return (
+    <>
+      <Field label="For">
+        {(id) => (
+          <InputNumber
+            id={id}
+            style={{ width: '100%' }}
+            min={LIMITS.servings.min}
+            max={LIMITS.servings.max}
+            precision={0}
+            suffix="people"
+            value={wanted}
+            onChange={(next) => next !== null && setWanted(next)}
+          />
+        )}
+      </Field>
+      {wanted !== plan.servings && scaled && (
+        <div className="trouble-note" role="status">
+          {scaled.ok ? (
+            <>
+              <ul className="reasons">
+                {scaled.value.changes.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+              <Button onClick={() => edit(() => scaled.value.plan)}>Make it for {wanted}</Button>
+            </>
+          ) : (
+            <p className="field-fault">
+              {scaled.problem}; allowed: {scaled.allowed}
+            </p>
+          )}
+        </div>
+      )}
+    </>
+  );
+}

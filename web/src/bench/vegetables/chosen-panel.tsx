@@ -1,0 +1,111 @@
+import { CloseOutlined } from '@ant-design/icons';
+import type { Forecast, Plan } from '@hervir/core';
+import { Button } from 'antd';
+import { useEffect, useRef, type ReactNode } from 'react';
+import type { Edit } from '../station';
+import { GrainFields, OtherFields, VegetableFields } from './item-fields';
+import { isChosen, type Chosen, type LaneItem } from './lane-items';
+import styles from './lanes.module.css';
+import { withoutItem } from './plan-changes';
+import { StageFields } from './stage-fields';
+
+interface Props {
+  readonly plan: Plan;
+  readonly forecast: Forecast | null;
+  readonly items: readonly LaneItem[];
+  readonly chosen: Chosen | null;
+  readonly edit: Edit;
+}
+
+/** The nth of a list, changed. */
+const at = <T extends object>(items: readonly T[], index: number, part: Partial<T>): T[] =>
+  items.map((item, i) => (i === index ? { ...item, ...part } : item));
+
+/** What is open beside the lanes: the fields of one thing that goes in, or of a stage. */
+export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): ReactNode {
+  const panel = useRef<HTMLElement>(null);
+  const key = chosen === null ? '' : JSON.stringify(chosen);
+  const first = useRef(key);
+  useEffect(() => {
+    // On a phone it lies under the lanes: what was pressed is brought into sight.
+    if (key !== '' && key !== first.current) panel.current?.scrollIntoView({ block: 'nearest' });
+    first.current = key;
+  }, [key]);
+  if (chosen === null) {
+    return (
+      <p className="dim">
+        Nothing goes in with the meat yet. What you add is put where it comes out as you like it: from the start, in a
+        second run, in an open simmer or off the heat.
+      </p>
+    );
+  }
+  if (chosen.kind === 'stage') {
+    return (
+      <section ref={panel} className={styles['chosen']}>
+        <StageFields id={chosen.place} plan={plan} forecast={forecast} edit={edit} />
+      </section>
+    );
+  }
+  const lane = items.find((item) => isChosen(chosen, item));
+  const fields = fieldsOf(plan, chosen, lane, edit);
+  if (!fields) return null;
+  const name = lane?.name ?? 'It';
+  return (
+    <section ref={panel} className={styles['chosen']} aria-label={name}>
+      <div className={styles['chosen-head']}>
+        <h3>{name}</h3>
+        <Button
+          type="text"
+          icon={<CloseOutlined aria-hidden />}
+          aria-label={`Take ${name.toLowerCase()} out`}
+          onClick={() => edit((before) => withoutItem(before, chosen))}
+        />
+      </div>
+      {fields}
+    </section>
+  );
+}
+
+function fieldsOf(
+  plan: Plan,
+  { kind, index }: Exclude<Chosen, { kind: 'stage' }>,
+  lane: LaneItem | undefined,
+  edit: Edit,
+): ReactNode {
+  const own = { plan, number: index + 1, lane };
+  if (kind === 'vegetable') {
+    const item = plan.vegetables[index];
+    return (
+      item && (
+        <VegetableFields
+          {...own}
+          item={item}
+          change={(part) => edit((before) => ({ ...before, vegetables: at(before.vegetables, index, part) }))}
+        />
+      )
+    );
+  }
+  if (kind === 'grain') {
+    const item = plan.grains[index];
+    return (
+      item && (
+        <GrainFields
+          {...own}
+          item={item}
+          change={(part) => edit((before) => ({ ...before, grains: at(before.grains, index, part) }))}
+        />
+      )
+    );
+  }
+  const item = plan.others[index];
+  return (
+    item && (
+      <OtherFields
+        plan={plan}
+        number={index + 1}
+        item={item}
+        change={(part) => edit((before) => ({ ...before, others: at(before.others, index, part) }))}
+      />
+    )
+  );
+}

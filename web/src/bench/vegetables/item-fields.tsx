@@ -1,0 +1,171 @@
+import {
+  GRAINS,
+  grainById,
+  LIMITS,
+  placeName,
+  TEXTURES,
+  textureWord,
+  VEGETABLES,
+  vegetableById,
+  type Plan,
+} from '@hervir/core';
+import { Input, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { QuantityInput } from '../../shared/quantity-input';
+import { OwnName } from '../own-name';
+import { AT_THE_END, placesFor, type LaneItem } from './lane-items';
+import { Outcome } from './outcome';
+import { placesOf } from '../places';
+
+const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
+const GRAIN_OPTIONS = GRAINS.map(({ id, name }) => ({ value: id, label: name }));
+const TEXTURE_OPTIONS = TEXTURES.map((value) => ({ value, label: textureWord(value) }));
+
+interface Props<T> {
+  readonly plan: Plan;
+  readonly number: number;
+  readonly item: T;
+  /** The same in its lane; undefined until it has been reckoned. */
+  readonly lane: LaneItem | undefined;
+  readonly change: (part: Partial<T>) => void;
+}
+
+/** Where a vegetable or a grain may go, with the place that Hervir would choose. */
+const placeOptions = (plan: Plan): { value: string; label: string }[] => [
+  { value: 'auto', label: 'best place' },
+  ...placesOf(plan).map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
+];
+
+/** What a vegetable is, how much, how soft, how large, and where it goes in. */
+export function VegetableFields({ plan, number, item, lane, change }: Props<Plan['vegetables'][number]>): ReactNode {
+  const { name, usualCm } = vegetableById(item.vegetable);
+  const called = item.name ?? name.toLowerCase();
+  return (
+    <div className="item-fields">
+      <Select
+        aria-label={`Vegetable ${number}`}
+        value={item.vegetable}
+        options={VEGETABLE_OPTIONS}
+        showSearch={{ optionFilterProp: 'label' }}
+        popupMatchSelectWidth={220}
+        onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
+      />
+      <QuantityInput
+        label={`How much ${called}`}
+        kind="mass"
+        value={item.grams}
+        range={LIMITS.ingredientGrams}
+        onChange={(grams) => grams !== undefined && change({ grams })}
+      />
+      <QuantityInput
+        label={`Size of ${called}`}
+        kind="length"
+        value={item.sizeCm}
+        range={LIMITS.vegetableCm}
+        derived={lane?.staged?.sizeCm ?? usualCm}
+        onChange={(sizeCm) => change({ sizeCm })}
+      />
+      <Select
+        aria-label={`Texture of ${called}`}
+        value={item.texture}
+        options={TEXTURE_OPTIONS}
+        popupMatchSelectWidth={150}
+        onChange={(texture) => change({ texture })}
+      />
+      <Select
+        aria-label={`Place of ${called}`}
+        value={item.place}
+        options={placeOptions(plan)}
+        popupMatchSelectWidth={190}
+        onChange={(place) => change({ place })}
+      />
+      <OwnName of={called} value={item.name} onChange={(own) => change({ name: own })} />
+      {lane?.staged && (
+        <Outcome plan={plan} item={lane.staged} window={lane.window} onSize={(sizeCm) => change({ sizeCm })} />
+      )}
+    </div>
+  );
+}
+
+const LAYERS = [
+  { value: 'on-top' as const, label: 'levelled on top' },
+  { value: 'stirred-in' as const, label: 'stirred in' },
+];
+
+/** What a grain is, how much, where it goes in, and what raw beans ask for. */
+export function GrainFields({ plan, number, item, lane, change }: Props<Plan['grains'][number]>): ReactNode {
+  const { name, note } = grainById(item.grain);
+  const called = item.name ?? name.toLowerCase();
+  return (
+    <div className="item-fields">
+      <Select
+        aria-label={`Grain ${number}`}
+        value={item.grain}
+        options={GRAIN_OPTIONS}
+        popupMatchSelectWidth={220}
+        onChange={(grain) => change({ grain })}
+      />
+      <QuantityInput
+        label={`How much ${called}`}
+        kind="mass"
+        value={item.grams}
+        range={LIMITS.ingredientGrams}
+        onChange={(grams) => grams !== undefined && change({ grams })}
+      />
+      <Select
+        aria-label={`Place of ${called}`}
+        value={item.place}
+        options={placeOptions(plan)}
+        popupMatchSelectWidth={190}
+        onChange={(place) => change({ place })}
+      />
+      {lane?.place === 'start' && (
+        <Select
+          aria-label={`Layer of ${called}`}
+          value={item.layer ?? 'on-top'}
+          options={LAYERS}
+          popupMatchSelectWidth={160}
+          onChange={(layer) => change({ layer })}
+        />
+      )}
+      <OwnName of={called} value={item.name} onChange={(own) => change({ name: own })} />
+      {lane?.staged && <Outcome plan={plan} item={lane.staged} window={lane.window} />}
+      {note !== '' && <span className="field-note">{note}</span>}
+    </div>
+  );
+}
+
+/** What is only weighed: its name, how much, and when it goes in. */
+export function OtherFields({ plan, number, item, change }: Omit<Props<Plan['others'][number]>, 'lane'>): ReactNode {
+  const places = placesFor(
+    { kind: 'other' },
+    [...placesOf(plan), AT_THE_END].map((place) => ({ place })),
+  );
+  return (
+    <div className="item-fields">
+      <Input
+        aria-label={`What it is, ${number}`}
+        value={item.name}
+        maxLength={80}
+        onChange={({ target }) => target.value.trim() !== '' && change({ name: target.value })}
+      />
+      <QuantityInput
+        label={`How much ${item.name}`}
+        kind="mass"
+        value={item.grams}
+        range={LIMITS.ingredientGrams}
+        onChange={(grams) => grams !== undefined && change({ grams })}
+      />
+      <Select
+        aria-label={`Place of ${item.name}`}
+        value={item.place}
+        options={places.map((value) => ({
+          value,
+          label: value === AT_THE_END ? 'at the very end' : placeName(plan, value).toLowerCase(),
+        }))}
+        popupMatchSelectWidth={190}
+        onChange={(place) => change({ place })}
+      />
+    </div>
+  );
+}

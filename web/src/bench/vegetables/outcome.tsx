@@ -1,0 +1,45 @@
+import { inTen, placeName, textureWord, type Plan, type StagedItem } from '@hervir/core';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { useUnits } from '../../shared/use-units';
+import { Verdict } from '../../shared/verdict';
+import { windowWords } from './lane-geometry';
+import type { LaneItem } from './lane-items';
+
+interface Props {
+  readonly plan: Plan;
+  readonly item: StagedItem;
+  readonly window: LaneItem['window'];
+  readonly onSize?: (cm: number) => void;
+}
+
+/** What an item comes to where it is, in which minutes it would, what it would be elsewhere, and the size that is right. */
+export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
+  const { print } = useUnits();
+  const size = item.sizeCm > 0 ? `, cut to ${print('length', item.sizeCm)}` : '';
+  const { suggestedSizeCm } = item;
+  return (
+    <div className="outcome">
+      <Verdict tone={item.met ? 'fits' : 'wrong'}>
+        {placeName(plan, item.place)}: {textureWord(item.texture)}
+        {item.met && item.chance !== null ? ` (${inTen(item.chance)})` : ''}
+        {size}
+        {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
+        {item.missingMl > 0 ? `; ${print('volume', item.missingMl)} of water missing` : ''}
+      </Verdict>
+      {window?.from != null && <span className="field-note">As asked here: {windowWords(window)}.</span>}
+      <span className="field-note">
+        Elsewhere:{' '}
+        {item.elsewhere
+          .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()} ${textureWord(texture)}`)
+          .join(', ')}
+        .
+      </span>
+      {!item.met && onSize && suggestedSizeCm !== null && (
+        <Button className="wrapping" onClick={() => onSize(suggestedSizeCm)}>
+          Cut it to {print('length', suggestedSizeCm)}
+        </Button>
+      )}
+    </div>
+  );
+}
