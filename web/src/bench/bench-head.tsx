@@ -2,10 +2,9 @@ import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import type { Forecast } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { useStore } from 'zustand';
 import { StartButton } from '../cook/start-button';
 import { RehearseButton } from '../rehearse/rehearse-button';
-import { redo, undo, useBench } from '../state/bench-store';
+import { redo, undo, useBench } from '../state/bench/bench-store';
 import { SaveNote } from './save-note';
 import { BenchSentence } from './sentence';
 import type { Edit } from './station';
@@ -18,8 +17,8 @@ interface Props {
 
 /** The whole plan in a sentence, and what can be done with it. */
 export function BenchHead({ id, forecast, edit }: Props): ReactNode {
-  const canUndo = useStore(useBench.temporal, (state) => state.pastStates.length > 0);
-  const canRedo = useStore(useBench.temporal, (state) => state.futureStates.length > 0);
+  const canUndo = useBench(({ past }) => past.length > 0);
+  const canRedo = useBench(({ future }) => future.length > 0);
   return (
     <div className="bench-head">
       {forecast ? (

@@ -2,7 +2,7 @@ import { printDuration, withStage, type DinnerOdds, type Forecast, type Plan } f
 import { Button, Checkbox } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Line } from '../shared/line/line';
-import { useBench } from '../state/bench-store';
+import { dragHandle } from '../state/bench/bench-store';
 import type { Edit } from './station';
 
 /** px: the line over the whole width, so low that an open station stands under it whole at 1280 by 800. */
@@ -25,7 +25,6 @@ interface Props {
 
 /** The line of the plan on the bench, over its whole width. */
 export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props): ReactNode {
-  const drag = useBench((state) => state.drag);
   const [showCore, setShowCore] = useState(false);
   return (
     <section className="vessel panel bench-line" aria-label="The line">
@@ -54,9 +53,9 @@ export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props
           onStage={(stage, wanted) =>
             edit((before) => ({ ...before, ...withStage(before, stage, { minutes: wanted }) }))
           }
-          onDrag={drag}
+          onDrag={dragHandle}
           onDrop={(wanted) => {
-            drag(null);
+            dragHandle(null);
             edit((before) => (before.pressureMinutes === wanted ? before : { ...before, pressureMinutes: wanted }));
           }}
         />

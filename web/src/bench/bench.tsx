@@ -6,7 +6,8 @@ import { Refused, request } from '../api/client';
 import { keys, queryClient, useBraises } from '../api/queries';
 import { Nothing } from '../shared/nothing';
 import { Trouble } from '../shared/trouble';
-import { flush, useBench } from '../state/bench-store';
+import { openBench, useBench } from '../state/bench/bench-store';
+import { closeBench, flush, keepBench } from '../state/bench/keep-bench';
 import { usePreferences } from '../state/preferences';
 import { OpenBench } from './open-bench';
 
@@ -42,7 +43,6 @@ export function BenchDoor(): ReactNode {
 export function Bench(): ReactNode {
   const { id = '' } = useParams();
   const setLastPlan = usePreferences((state) => state.setLastPlan);
-  const { open, close } = useBench.getState();
   const stored = useQuery({
     queryKey: keys.braise(id),
     queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
@@ -54,19 +54,21 @@ export function Bench(): ReactNode {
   const openId = useBench((state) => state.id);
 
   useEffect(() => {
-    if (!record) return;
-    open(record);
-    setLastPlan(record.id);
-  }, [record, open, setLastPlan]);
-  useEffect(() => {
+    const end = keepBench();
     const leaving = (): void => void flush(true);
     window.addEventListener('pagehide', leaving);
     return () => {
       window.removeEventListener('pagehide', leaving);
-      close();
+      closeBench();
+      end();
       void queryClient.invalidateQueries({ queryKey: keys.braises });
     };
-  }, [id, close]);
+  }, [id]);
+  useEffect(() => {
+    if (!record) return;
+    openBench(record);
+    setLastPlan(record.id);
+  }, [record, setLastPlan]);
 
   if (stored.error) {
     if (stored.error instanceof Refused && stored.error.status === 404) {

@@ -2,7 +2,7 @@ import type { Forecast, Plan } from '@hervir/core';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { useSettings } from '../api/queries';
 import { useUnits } from '../shared/use-units';
-import { useBench } from '../state/bench-store';
+import { editPlan as edit, useBench } from '../state/bench/bench-store';
 import { useBeside } from '../workers/use-beside';
 import { useForecast } from '../workers/use-forecast';
 import { BenchAlerts } from './alerts';
@@ -27,7 +27,7 @@ function useShown(): Plan | null {
 
 /** The plan on the bench: its sentence, its line, and the station that is open. */
 export function OpenBench(): ReactNode {
-  const { id, plan, edit, save } = useBench();
+  const { id, plan, save } = useBench();
   const { print } = useUnits();
   const letterKeys = useSettings().data?.letterKeys ?? true;
   const [station, setStation] = useState<StationKey>('meat');
@@ -68,7 +68,7 @@ export function OpenBench(): ReactNode {
           />
         </Rail>
       ),
-    [heads, station, id, plan, settled, alternatives, edit, faultAt],
+    [heads, station, id, plan, settled, alternatives, faultAt],
   );
   if (plan === null) return null;
   return (

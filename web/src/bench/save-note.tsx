@@ -1,11 +1,12 @@
 import { upperFirst } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { useBench } from '../state/bench-store';
+import { takeTheirs, useBench } from '../state/bench/bench-store';
+import { keepMine } from '../state/bench/keep-bench';
 
 /** Where the last edit is, in a word; and the choice when two devices changed one plan. */
 export function SaveNote(): ReactNode {
-  const { save, takeTheirs, keepMine } = useBench();
+  const save = useBench((state) => state.save);
   switch (save.kind) {
     case 'saved':
       return (
@@ -47,7 +48,7 @@ export function SaveNote(): ReactNode {
             ? 'This plan was also changed on another device.'
             : 'This plan was put away on another device.'}
           <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
-            <Button onClick={keepMine}>
+            <Button onClick={() => void keepMine()}>
               {save.theirs.deletedAt === null ? 'Keep mine' : 'Bring it back with my changes'}
             </Button>
             {save.theirs.deletedAt === null && <Button onClick={takeTheirs}>Take theirs</Button>}

@@ -17,6 +17,8 @@ import { clockTime, counted, dayWord } from '../shared/words';
 import { mealWords } from '../shared/meal-words';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
+import { useBench } from '../state/bench/bench-store';
+import { useFitted } from './use-fitted';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;
@@ -154,15 +156,14 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
   const { tenderness, reasons, plan } = forecast;
   const clock = clockAhead(forecast);
   const day = partAhead(plan) === 'day';
-  const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
   const sure = inTen(tenderness.chance.at + tenderness.chance.past);
   const now = useNow();
+  const fitted = useFitted(
+    forecast,
+    useBench(({ dragged }) => dragged !== null),
+  );
   return (
-    <p
-      className={
-        later.length > 1 ? 'bench-sentence longer' : later.length > 0 ? 'bench-sentence long' : 'bench-sentence'
-      }
-    >
+    <p ref={fitted} className="bench-sentence">
       {clock.startAt === null || clock.eatAt === null ? (
         <>
           <Why figure="startAt" reasons={reasons} tone="ember">

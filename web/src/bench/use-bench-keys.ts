@@ -1,5 +1,5 @@
 import { isTyping, useKeys } from '../app/shortcuts';
-import { redo, undo } from '../state/bench-store';
+import { redo, undo } from '../state/bench/bench-store';
 import { STATIONS, type StationKey } from './station-heads';
 
 interface BenchKeys {

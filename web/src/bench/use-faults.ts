@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { SaveState } from '../state/bench-store';
+import type { SaveState } from '../state/bench/bench-reducer';
 import type { Reckoning } from '../workers/use-forecast';
 
 /** What is wrong with a field, by its path in the plan; undefined when nothing is. */

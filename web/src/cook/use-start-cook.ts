@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
-import { flush } from '../state/bench-store';
+import { flush } from '../state/bench/keep-bench';
 import { receiveCooks } from '../state/cooks-store';
 import { armBell } from './bell';
 

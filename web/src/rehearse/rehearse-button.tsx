@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { flush } from '../state/bench-store';
+import { flush } from '../state/bench/keep-bench';
 import { useStartRehearsal } from './use-start';
 
 /** Rehearses the plan on the bench, as it stands now. */

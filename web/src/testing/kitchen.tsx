@@ -24,7 +24,7 @@ import { configure, render, screen, within } from '@testing-library/react';
 import userEvent, { PointerEventsCheckLevel, type UserEvent } from '@testing-library/user-event';
 import { App } from '../app/app';
 import { queryClient } from '../api/queries';
-import { useBench } from '../state/bench-store';
+import { closeBench } from '../state/bench/keep-bench';
 import { useCooks } from '../state/cooks-store';
 import { usePreferences } from '../state/preferences';
 import { useServer } from '../state/server-store';
@@ -250,7 +250,7 @@ export function openRoom(
   queryClient.clear();
   localStorage.clear();
   sessionStorage.clear();
-  useBench.getState().close();
+  closeBench();
   useCooks.setState({ cooks: {}, outbox: {}, refused: {}, reached: true, why: null });
   usePreferences.setState({ colours: 'day', lastPlan: null, firstStepsOver: false, kitchenSaid: false });
   useServer.setState({ away: false, shownSince: null, renew: null, troubles: {} });

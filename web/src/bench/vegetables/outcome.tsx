@@ -27,7 +27,7 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
         {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
         {item.missingMl > 0 ? `; ${print('volume', item.missingMl)} of water missing` : ''}
       </Verdict>
-      {window?.from != null && <span className="field-note">As asked here: {windowWords(window)}.</span>}
+      {window && window.from !== null && <span className="field-note">As asked here: {windowWords(window)}.</span>}
       <span className="field-note">
         Elsewhere:{' '}
         {item.elsewhere

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
 import type { BraiseRecord } from '@hervir/contract';
 import { newPlan, type Plan } from '@hervir/core';
-import { answer } from '../testing/answer';
-import { flush, redo, undo, useBench } from './bench-store';
+import { answer } from '../../testing/answer';
+import { dragHandle, editPlan, openBench, redo, takeTheirs, undo, useBench } from './bench-store';
+import { closeBench, flush, keepBench, keepMine } from './keep-bench';
 
 const record = (
   revision: number,
@@ -35,18 +36,23 @@ const saves = (asked: { revision: number; plan: Plan }): Answer => ({
   status: 200,
   body: record(asked.revision + 1, asked.plan),
 });
-const rename = (name: string): void => useBench.getState().edit((plan) => ({ ...plan, name }));
+const rename = (name: string): void => editPlan((plan) => ({ ...plan, name }));
 const kept = (): { plan: Plan; revision: number } | null =>
   JSON.parse(localStorage.getItem('hervir.draft.one') ?? 'null') as { plan: Plan; revision: number } | null;
 
+let end: () => void;
 beforeEach(() => {
   jest.useFakeTimers();
   localStorage.clear();
-  useBench.getState().close();
+  closeBench();
   server(saves);
-  useBench.getState().open(record(1));
+  end = keepBench();
+  openBench(record(1));
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => {
+  end();
+  jest.useRealTimers();
+});
 
 describe('the bench', () => {
   test('saves an edit by itself, with the revision it came from', async () => {
@@ -92,7 +98,7 @@ describe('the bench', () => {
       'hervir.draft.one',
       JSON.stringify({ plan: { ...record(1).plan, name: 'Unsent' }, revision: 1 }),
     );
-    useBench.getState().open(record(1));
+    openBench(record(1));
     expect(useBench.getState()).toMatchObject({ plan: { name: 'Unsent' }, save: { kind: 'unsaved' } });
   });
 
@@ -102,14 +108,14 @@ describe('the bench', () => {
     rename('Mine');
     await jest.advanceTimersByTimeAsync(500);
     expect(useBench.getState().save.kind).toBe('conflict');
-    useBench.getState().keepMine();
+    void keepMine();
     await jest.advanceTimersByTimeAsync(500);
     expect(sent.at(-1)).toMatchObject({ revision: 5, plan: { name: 'Mine' } });
 
     server(() => ({ status: 409, body: { faults: [], current: theirs } }));
     rename('Mine again');
     await jest.advanceTimersByTimeAsync(500);
-    useBench.getState().takeTheirs();
+    takeTheirs();
     expect(useBench.getState()).toMatchObject({ plan: { name: 'Theirs' }, revision: 5, save: { kind: 'saved' } });
     expect(kept()).toBeNull();
   });
@@ -127,7 +133,7 @@ describe('the bench', () => {
     await jest.advanceTimersByTimeAsync(500);
     expect(useBench.getState().save).toMatchObject({ kind: 'conflict', theirs: { deletedAt: theirs.deletedAt } });
     expect(kept()).toMatchObject({ plan: { name: 'Mine' } });
-    useBench.getState().keepMine();
+    void keepMine();
     await jest.advanceTimersByTimeAsync(500);
     expect(asked.map((url) => url.replace(/^.*braises/, ''))).toEqual(['/one', '/one/restore', '/one']);
     expect(useBench.getState()).toMatchObject({ plan: { name: 'Mine' }, revision: 4, save: { kind: 'saved' } });
@@ -164,7 +170,7 @@ describe('the bench', () => {
   });
 
   test('a dragged handle is shown and not saved', async () => {
-    useBench.getState().drag(50);
+    dragHandle(50);
     await jest.advanceTimersByTimeAsync(1000);
     expect(sent).toEqual([]);
     expect(useBench.getState().plan?.pressureMinutes).toBeNull();
