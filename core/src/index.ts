@@ -39,7 +39,7 @@ export { guideFromV1, SECTIONS_V1, type GuideV1 } from './clock/guide-from-v1';
 export * from './clock/cook-state';
 export { meatsOf } from './plan/meats';
 export { soFar, underPressure, type SoFar } from './clock/so-far';
-export { delaysOf, runTimesOf, type Delay, type DelayCause, type RunTimes } from './clock/delays';
+export { delaysOf, driftCauses, runTimesOf, type Delay, type DelayCause, type RunTimes } from './clock/delays';
 export { asCooked, type AsCooked } from './braise/forecast/as-cooked';
 export { catchUp, type CatchUp } from './braise/guide/catch-up';
 export { SIDES, type SideDish } from './plan/sides';

@@ -4,7 +4,7 @@ import { planFor } from '../testing/fixtures';
 import { printerFor } from '../units/quantity';
 import type { CookEvent, CookEventKind } from './cook-events';
 import { cookState, isCheck, type CookState } from './cook-state';
-import { delaysOf, runTimesOf } from './delays';
+import { driftCauses, delaysOf, runTimesOf } from './delays';
 
 const SERVED = '2027-01-17T19:00:00Z';
 const MIN = 60_000;
@@ -54,6 +54,18 @@ const causes = (cook: Cook): (readonly [string, number])[] =>
   delaysOf(cook.state, guide).map(({ cause, minutes }) => [cause, Math.round(minutes)] as const);
 
 describe('why dinner is late, by what happened', () => {
+  test('what was gained is told too, and counts by its size', () => {
+    const cook = new Cook(6).until('pressure');
+    const all = driftCauses(cook.state, guide);
+    expect(all[0]).toMatchObject({ cause: 'start', minutes: expect.closeTo(6, 3) as number });
+    expect(all.every(({ minutes }, i) => i === 0 || Math.abs(minutes) <= Math.abs(all[i - 1]?.minutes ?? 0))).toBe(
+      true,
+    );
+    const ahead = driftCauses(new Cook(-12).until('none').state, guide);
+    expect(ahead).toEqual([{ cause: 'start', minutes: expect.closeTo(-12, 3) as number }]);
+    expect(delaysOf(new Cook(-12).until('none').state, guide)).toEqual([]);
+  });
+
   test('as planned, nothing is late', () => {
     expect(causes(new Cook().until('none'))).toEqual([]);
   });

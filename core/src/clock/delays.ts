@@ -7,7 +7,7 @@ export type DelayCause = 'start' | BroughtInBy | SectionId;
 
 export interface Delay {
   readonly cause: DelayCause;
-  /** Longer than planned, minutes. */
+  /** Longer than planned, minutes; below nothing where it was shorter. */
   readonly minutes: number;
 }
 
@@ -28,6 +28,19 @@ const tookMinutes = ({ startedAt, doneAt }: StepState): number =>
  * @example delaysOf(cookState(guide, [], 0), guide) // []
  */
 export function delaysOf(state: CookState, guide: Guide): Delay[] {
+  return driftCauses(state, guide).filter(({ minutes }) => minutes > 0);
+}
+
+/**
+ * What made a cook later or earlier than planned: the beginning, what was brought in, and every part that took longer or
+ * shorter, what counts most first.
+ *
+ * @param state the cook
+ * @param guide its guide
+ * @returns minutes, below nothing where it was gained; less than a minute is left out
+ * @example driftCauses(cookState(guide, [], 0), guide) // []
+ */
+export function driftCauses(state: CookState, guide: Guide): Delay[] {
   const found = new Map<DelayCause, number>();
   const add = (cause: DelayCause, minutes: number): void => {
     found.set(cause, (found.get(cause) ?? 0) + minutes);
@@ -50,9 +63,9 @@ export function delaysOf(state: CookState, guide: Guide): Delay[] {
     add(section, left);
   }
   return [...found]
-    .filter(([, minutes]) => minutes >= WORTH)
+    .filter(([, minutes]) => Math.abs(minutes) >= WORTH)
     .map(([cause, minutes]) => ({ cause, minutes }))
-    .sort((a, b) => b.minutes - a.minutes);
+    .sort((a, b) => Math.abs(b.minutes) - Math.abs(a.minutes));
 }
 
 /** What was left to do of each step that was cut short, and what cut it; below nothing where it had lasted too long. */

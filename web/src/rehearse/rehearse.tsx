@@ -133,7 +133,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
           )
         )}
       </p>
-      <div className="rehearse-grid">
+      <div className="rehearse-grid" data-over={record.finished}>
         <div className="rehearse-main">
           {record.finished ? (
             <DebriefCard record={record} />
@@ -158,10 +158,12 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
               <MeanwhileCard cook={cook} actions={actions} whereAny />
             </div>
           )}
-          {frame && forecast && <Recorder frames={frames} forecast={forecast} />}
+          {frame && forecast && !record.finished && <Recorder frames={frames} forecast={forecast} />}
         </div>
         <div className="rehearse-side">
           {frame && forecast && <LiveSection frame={frame} forecast={forecast} />}
+          {/* Over, what was drawn stands beside what is said of it. */}
+          {frame && forecast && record.finished && <Recorder frames={frames} forecast={forecast} />}
           {!record.finished && <HandsCard record={record} step={cook.state.now?.step ?? null} />}
           {!record.finished && <FaultsCard record={record} state={cook.state} />}
         </div>

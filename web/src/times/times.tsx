@@ -19,6 +19,7 @@ import { useKitchen } from '../shared/use-kitchen';
 import { useUnits } from '../shared/use-units';
 import { FORM_NAMES, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
+import { CutPicture } from './cut-picture';
 
 type Show = Species | 'all';
 
@@ -61,6 +62,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
   const [release, setRelease] = useState<ReleaseMethod>('natural-then-quick');
   const [startsFrom, setStartsFrom] = useState<TimesFor['startsFrom']>('fridge');
   const [show, setShow] = useState<Show>('all');
+  const [pictured, setPictured] = useState<{ readonly cut: string; readonly open: boolean } | null>(null);
   const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
   const cooker = chosen?.cooker ?? DEFAULT_COOKER;
   const given = useMemo<TimesFor>(
@@ -144,15 +146,29 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
           </thead>
           <tbody>
             {cuts.map((cut, i) => (
-              <Row key={cut.id} cut={cut} cells={rows[i]?.data} first={cuts[i - 1]?.species !== cut.species} />
+              <Row
+                key={cut.id}
+                cut={cut}
+                cells={rows[i]?.data}
+                first={cuts[i - 1]?.species !== cut.species}
+                onPicture={() => setPictured({ cut: cut.id, open: true })}
+              />
             ))}
           </tbody>
         </table>
       </div>
       <p className="dim times-note">
         Each cell: slices · fork · pulls. A dash: no length of run is sure enough. Heating up and letting down come on
-        top.
+        top. <span className="on-screen">Press a cut for its minutes over weight.</span>
       </p>
+      {pictured && (
+        <CutPicture
+          cutId={pictured.cut}
+          given={given}
+          open={pictured.open}
+          onClose={() => setPictured({ ...pictured, open: false })}
+        />
+      )}
     </div>
   );
 }
@@ -170,16 +186,21 @@ function Row({
   cut,
   cells,
   first,
+  onPicture,
 }: {
   readonly cut: Cut;
   readonly cells: readonly TimesCell[] | undefined;
   readonly first: boolean;
+  readonly onPicture: () => void;
 }): ReactNode {
   const { print } = useUnits();
   return (
     <tr className={first ? 'first-of-animal' : undefined}>
       <th scope="row">
-        <span className="animal">{cut.species}</span> {cut.name.toLowerCase()}
+        <button type="button" className="times-cut" onClick={onPicture}>
+          <span className="animal">{cut.species}</span> {cut.name.toLowerCase()}
+          <span className="visually-hidden">, minutes over weight</span>
+        </button>
       </th>
       {Array.from({ length: 6 }, (_, column) => {
         const here = cells?.filter((cell) => columnOf(cell, cells) === column) ?? [];

@@ -13,6 +13,7 @@ import {
   rescale,
   stillTough,
   printerFor,
+  timesOverWeight,
   timesRow,
   withLearnt,
   type AheadTask,
@@ -23,6 +24,7 @@ import {
   type DinnerNow,
   type DinnerOdds,
   type Forecast,
+  type Form,
   type Grade,
   type Guide,
   type Kept,
@@ -106,6 +108,7 @@ export const reckoning = {
   mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
   timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),
+  timesOverWeight: (cut: string, form: Form, given: TimesFor): TimesCell[] => timesOverWeight(cut, form, given),
 };
 
 export type Reckoner = typeof reckoning;

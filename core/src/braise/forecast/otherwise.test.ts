@@ -11,7 +11,7 @@ import { chartFor, planFor } from '../../testing/fixtures';
 import { forecast } from './forecast';
 import { methodCookValue, methodMinutes, METHODS, withoutPressure, type Method } from './other-methods';
 import { stillTough } from '../guide/still-tough';
-import { timesRow } from './times';
+import { timesOverWeight, timesRow } from './times';
 import { formAlternatives, pressureMinutesLike, releaseAlternatives } from './what-if';
 
 const USUAL: Partial<Plan> = { liquids: [{ liquid: 'stock', ml: 500, temperatureC: 20 }] };
@@ -148,6 +148,18 @@ describe('the wall chart', () => {
     expect(wholes).toHaveLength(3);
     expect([...wholes].sort((a, b) => a - b)).toEqual(wholes);
     expect(row.find(({ form }) => form === 'chunks')?.thicknessCm).toBeCloseTo(5, 6);
+  });
+
+  test('as a picture: minutes rise with the weight of a joint, hardly with that of chunks, and agree with the row', () => {
+    const whole = timesOverWeight('beef-chuck', 'whole', chartFor);
+    const fork = whole.map(({ minutes }) => minutes.fork ?? 0);
+    expect(fork).toEqual([...fork].sort((a, b) => a - b));
+    expect((fork.at(-1) ?? 0) - (fork[0] ?? 0)).toBeGreaterThan(30);
+    const usual = timesRow('beef-chuck', chartFor).filter(({ form }) => form === 'whole')[1];
+    expect(whole.find(({ grams }) => grams === usual?.grams)).toEqual(usual);
+    // A fuller pot takes longer to come up, and what comes up slowly has begun to cook by then.
+    const chunks = timesOverWeight('beef-chuck', 'chunks', chartFor).map(({ minutes }) => minutes.fork ?? 0);
+    expect(Math.abs((chunks.at(-1) ?? 0) - (chunks[0] ?? 0))).toBeLessThan(15);
   });
 
   test('has a dash where a pot cannot come to pressure', () => {

@@ -138,7 +138,7 @@ function minutesOf(item: StagedItem, stage: Stage, forecast: Forecast): TextureM
  * @returns one for each item of a run under pressure or a simmer, minutes of that stage
  * Accuracy: the pot is followed on the forecast's own curve, held minutes at one temperature; the edges lie within half a
  * minute of the stages' own cook values (test).
- * @example textureMinutes(forecast(plan))[0] // { portion: 'vegetable-1', place: 'second-run', minutes: 4, from: 2.1, to: 7.6 }
+ * @example textureMinutes(forecast(plan)) // []
  */
 export function textureMinutes(forecast: Forecast): TextureMinutes[] {
   return forecast.stages.flatMap((stage) =>

@@ -81,7 +81,8 @@ describe('the bench, action by action', () => {
 
   test('an edit never keeps what was learnt', () => {
     expect(
-      after({ type: 'edited', change: (before) => ({ ...before, learnt: { heat: 1.2 } }) }).plan?.learnt,
+      after({ type: 'edited', change: (before) => ({ ...before, learnt: { heat: { factor: 1.2, cooks: 3 } } }) }).plan
+        ?.learnt,
     ).toBeUndefined();
   });
 });

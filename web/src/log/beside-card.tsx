@@ -1,0 +1,78 @@
+import type { LogItem, LogPage } from '@hervir/contract';
+import { printDuration } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState, type ReactNode } from 'react';
+import { request } from '../api/client';
+import { keys } from '../api/queries';
+import { useUnits } from '../shared/use-units';
+import { cameOut, lateWords } from './words';
+
+/** Another cook beside this one. */
+export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
+  const [other, setOther] = useState<string | null>(null);
+  const { print } = useUnits();
+  const like = useQuery({
+    queryKey: [...keys.log, 'like', item.cut],
+    queryFn: () => request<LogPage>('GET', `/log?cut=${item.cut}&limit=50`),
+  });
+  const others = (like.data?.items ?? []).filter(({ id }) => id !== item.id);
+  const chosen = others.find(({ id }) => id === other);
+  const minutes = (value: number | null): string => (value === null ? '–' : printDuration(value));
+  const rows: readonly (readonly [string, (one: LogItem) => string])[] = [
+    ['Meat', ({ boughtG }) => print('mass', boughtG)],
+    ['Cooker', ({ cooker }) => cooker],
+    ['To the pin', ({ toPin }) => minutes(toPin.actual)],
+    ['Under pressure', ({ pressure }) => minutes(pressure.actual)],
+    ['Letting down', ({ release }) => minutes(release.actual)],
+    ['Came out', cameOut],
+    ['Dinner', ({ lateMinutes }) => lateWords(lateMinutes)],
+    ['Words', (one) => one.notes],
+  ];
+  return (
+    <section className="vessel side-card" aria-label="Compare">
+      <h2>Beside another</h2>
+      {others.length === 0 ? (
+        <p className="dim">No other cook of this cut in the log.</p>
+      ) : (
+        <>
+          <Select
+            aria-label="Compare with"
+            placeholder="Which one?"
+            style={{ width: 'min(100%, 380px)' }}
+            allowClear
+            value={other}
+            onChange={(id: string | null) => setOther(id ?? null)}
+            options={others.map(({ id, name, servedAt }) => ({
+              value: id,
+              label: `${dayjs(servedAt).format('D MMM YYYY')}, ${name}`,
+            }))}
+          />
+          {chosen && (
+            <table className="plain-table">
+              <thead>
+                <tr>
+                  <th scope="col">
+                    <span className="visually-hidden">What</span>
+                  </th>
+                  <th scope="col">{dayjs(item.servedAt).format('D MMM')}</th>
+                  <th scope="col">{dayjs(chosen.servedAt).format('D MMM')}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map(([name, say]) => (
+                  <tr key={name}>
+                    <th scope="row">{name}</th>
+                    <td>{say(item)}</td>
+                    <td>{say(chosen)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import type { LogRecord } from '@hervir/contract';
+import type { CookState } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { clockAt } from '../shared/words';
+import { happenedIn } from './happened';
+
+interface Props {
+  readonly record: LogRecord;
+  /** Null for a cook that was not guided here. */
+  readonly state: CookState | null;
+}
+
+/** What happened, event by event; where nothing was pressed, where the line comes from. */
+export function HappenedCard({ record: { item, plan, cook }, state }: Props): ReactNode {
+  return (
+    <section className="vessel side-card" aria-label="What happened">
+      <h2>What happened</h2>
+      {state === null ? (
+        <p className="dim">{item.source === 'by-hand' ? 'Added by hand.' : 'Read from a file.'}</p>
+      ) : (
+        <ol className="log-events" aria-label="Event by event">
+          {happenedIn(state, cook?.events ?? []).map(({ at, key, text }) => (
+            <li key={key}>
+              <span className="figure dim">{clockAt(at, plan.serveAt)}</span> {text}
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,61 @@
+import type { LogItem } from '@hervir/contract';
+import { printDuration, runTimesOf, SECTION_WORDS, upperFirst, type CookState } from '@hervir/core';
+import type { ReactNode } from 'react';
+
+/** Every lid of a cook, and every part of a day, planned against actual; of one that was not cooked here, what its line says. */
+function plannedAndActual(
+  item: LogItem,
+  state: CookState | null,
+): (readonly [string, { readonly planned: number | null; readonly actual: number | null }])[] {
+  if (state === null) {
+    return [
+      ['To the pin', item.toPin],
+      ['Under pressure', item.pressure],
+      ['Letting down', item.release],
+    ];
+  }
+  if (item.source === 'warmed') {
+    return state.took.map(({ section, planned, actual }) => [upperFirst(SECTION_WORDS[section]), { planned, actual }]);
+  }
+  return runTimesOf(state).flatMap(({ run, toPin, pressure, release }) => {
+    const at = run === 1 ? '' : `, lid ${run}`;
+    return [
+      [`Coming to pressure${at}`, toPin] as const,
+      [`Under pressure${at}`, pressure] as const,
+      [`Letting down${at}`, release] as const,
+    ];
+  });
+}
+
+interface Props {
+  readonly item: LogItem;
+  /** Null for a cook that was not guided here. */
+  readonly state: CookState | null;
+}
+
+/** Part by part, what it was to take and what it took. */
+export function PlannedCard({ item, state }: Props): ReactNode {
+  return (
+    <section className="vessel side-card" aria-label="Planned and actual">
+      <h2>Planned and actual</h2>
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">Planned</th>
+            <th scope="col">Was</th>
+          </tr>
+        </thead>
+        <tbody>
+          {plannedAndActual(item, state).map(([name, { planned, actual }]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="figure">{planned === null ? '–' : printDuration(planned)}</td>
+              <td className="figure">{actual === null ? '–' : printDuration(actual)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

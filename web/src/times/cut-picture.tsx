@@ -1,0 +1,46 @@
+import { cutById, type Form, type TimesFor } from '@hervir/core';
+import { useQuery } from '@tanstack/react-query';
+import { Drawer, Segmented } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Trouble } from '../shared/trouble';
+import { FORM_NAMES } from '../shared/words';
+import { reckoner } from '../workers/reckoner';
+import { MinutesOverWeight } from './minutes-over-weight';
+
+interface Props {
+  readonly cutId: string;
+  readonly given: TimesFor;
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+/** A row of the chart as a picture: minutes over weight, for one way of cutting at a time. */
+export function CutPicture({ cutId, given, open, onClose }: Props): ReactNode {
+  const cut = cutById(cutId);
+  const [wanted, setWanted] = useState<Form | null>(null);
+  const form = wanted !== null && cut.forms.includes(wanted) ? wanted : (cut.forms[0] ?? 'whole');
+  const cells = useQuery({
+    queryKey: ['times', 'over-weight', cutId, form, given],
+    queryFn: () => reckoner('beside').timesOverWeight(cutId, form, given),
+    enabled: open,
+    staleTime: Infinity,
+  });
+  return (
+    <Drawer title={`Minutes for ${cut.species} ${cut.name.toLowerCase()}`} open={open} onClose={onClose} size="large">
+      {cut.forms.length > 1 && (
+        <Segmented<Form>
+          className="choice"
+          aria-label="Cut into"
+          value={form}
+          options={cut.forms.map((value) => ({ value, label: FORM_NAMES[value] }))}
+          onChange={setWanted}
+        />
+      )}
+      {cells.error && (
+        <Trouble what="The picture cannot be drawn." error={cells.error} again={() => void cells.refetch()} />
+      )}
+      {cells.isPending && <p className="dim">Reckoning…</p>}
+      {cells.data && <MinutesOverWeight key={`${cutId} ${form}`} cells={cells.data} />}
+    </Drawer>
+  );
+}
