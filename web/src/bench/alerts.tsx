@@ -2,6 +2,7 @@ import type { Forecast, Remedy } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
+import styles from './verdicts.module.css';
 
 interface Alert {
   readonly key: string;
@@ -36,9 +37,9 @@ export function BenchAlerts({ forecast, edit }: { readonly forecast: Forecast; r
   const alerts = alertsOf(forecast);
   if (alerts.length === 0) return null;
   return (
-    <div className="bench-alerts" role="alert">
+    <div className={styles['bench-alerts']} role="alert">
       {alerts.map(({ key, text, remedies }) => (
-        <div key={key} className="bench-alert">
+        <div key={key} className={styles['bench-alert']}>
           <span>
             <span aria-hidden>■ </span>
             {text}

@@ -4,6 +4,7 @@ import { useUnits } from '../shared/use-units';
 import { LEVEL_TONES, Verdict } from '../shared/verdict';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
+import styles from './verdicts.module.css';
 
 /** The base against its cut-out: each cause with its share, and what mends it. */
 export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -14,7 +15,7 @@ export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; r
     <section aria-label="The base" className="base-verdict">
       <Verdict tone={LEVEL_TONES[burn.level]}>{burn.text}</Verdict>
       <p className="dim">How often such a pot burns: {inTen(burn.chance).replace('nearly sure', 'nearly always')}.</p>
-      <ul className="causes">
+      <ul className={styles['causes']}>
         {burn.causes.map(({ cause, text, kelvin, remedies }) => (
           <li key={cause}>
             <span>{text}</span>

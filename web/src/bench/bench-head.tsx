@@ -8,6 +8,8 @@ import { redo, undo, useBench } from '../state/bench/bench-store';
 import { SaveNote } from './save-note';
 import { BenchSentence } from './sentence';
 import type { Edit } from './station';
+import { clsx } from 'clsx';
+import styles from './bench.module.css';
 
 interface Props {
   readonly id: string | null;
@@ -28,9 +30,9 @@ export function BenchHead({ id, forecast, edit }: Props): ReactNode {
           onPropose={() => edit((before) => ({ ...before, pressureMinutes: null }))}
         />
       ) : (
-        <p className="bench-sentence dim">Reckoning…</p>
+        <p className={clsx(styles['bench-sentence'], 'dim')}>Reckoning…</p>
       )}
-      <div className="bench-actions">
+      <div className={styles['bench-actions']}>
         <SaveNote />
         <Button icon={<UndoOutlined aria-hidden />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
         <Button icon={<RedoOutlined aria-hidden />} aria-label="Redo" disabled={!canRedo} onClick={redo} />

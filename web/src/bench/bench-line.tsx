@@ -4,6 +4,8 @@ import { useState, type ReactNode } from 'react';
 import { Line } from '../shared/line/line';
 import { dragHandle } from '../state/bench/bench-store';
 import type { Edit } from './station';
+import { clsx } from 'clsx';
+import styles from './bench.module.css';
 
 /** px: the line over the whole width, so low that an open station stands under it whole at 1280 by 800. */
 const LINE_HEIGHT = 202;
@@ -27,8 +29,8 @@ interface Props {
 export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props): ReactNode {
   const [showCore, setShowCore] = useState(false);
   return (
-    <section className="vessel panel bench-line" aria-label="The line">
-      <div className="panel-head">
+    <section className={clsx('vessel', 'panel', styles['bench-line'])} aria-label="The line">
+      <div className={styles['panel-head']}>
         <h2>The line</h2>
         <Checkbox checked={showCore} onChange={(event) => setShowCore(event.target.checked)}>
           middle of the meat
@@ -38,7 +40,7 @@ export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props
             {printDuration(forecast.clock.totalMinutes)} in all, {printDuration(forecast.clock.handsOnMinutes)} hands-on
           </span>
         )}
-        <Button className="bench-everything" onClick={onEverything}>
+        <Button className={styles['bench-everything']} onClick={onEverything}>
           Why, what if, care
         </Button>
       </div>

@@ -30,6 +30,7 @@ import { CookAheadPanel } from './cook-ahead';
 import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
 import type { Edit } from './station';
+import styles from './clock-panel.module.css';
 
 interface Props {
   readonly id: string;
@@ -54,7 +55,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
   const before = forecast.ahead.filter(({ kind }) => kind !== 'warm' && kind !== 'cook');
   const moved = Object.keys(plan.moved).length > 0;
   return (
-    <div className="clock-panel">
+    <div className={styles['clock-panel']}>
       <section aria-label="When to begin">
         {clock.startAt === null || left === null ? (
           <>
@@ -114,7 +115,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
       {!cooked && <ThisEvening id={id} plan={plan} forecast={forecast} />}
       <section aria-label="Take it along">
         <h3>Take it along</h3>
-        <div className="clock-ways">
+        <div className={styles['clock-ways']}>
           {plan.serveAt !== null && (
             <Button href={`/api/braises/${id}/calendar.ics`} download>
               Calendar with alarms
@@ -157,10 +158,10 @@ function Mends({
   }).data;
   const mends = found?.ok === true ? found.value : [];
   return (
-    <details open={open} className="clock-mends" onToggle={(event) => setOpened(event.currentTarget.open)}>
+    <details open={open} className={styles['clock-mends']} onToggle={(event) => setOpened(event.currentTarget.open)}>
       <summary>What would make it shorter</summary>
       {found?.ok === true && mends.length === 0 && <p className="dim">Nothing that wins two minutes.</p>}
-      <ul className="remedies-list">
+      <ul className={styles['remedies-list']}>
         {mends.map(({ text, change }) => (
           <li key={text}>
             {text}{' '}

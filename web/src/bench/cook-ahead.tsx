@@ -18,6 +18,7 @@ import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { clockTime, dayWord, WARM_WORDS } from '../shared/words';
 import type { Edit } from './station';
+import styles from './clock-panel.module.css';
 
 const SAME_EVENING = 0;
 /** How long before it is eaten, hours. */
@@ -160,7 +161,7 @@ function KeptUntil({
           ? 'The day it is eaten'
           : `Begin ${clockTime(clock.startAt)} ${dayWord(clock.startAt, now)}`}
       </h4>
-      <ul className="day-tasks">
+      <ul className={styles['day-tasks']}>
         {clock.tasks.map(({ id, label, startMinute, minutes }) => (
           <li key={id}>
             <span className="figure">{at(startMinute)}</span> {label}{' '}

@@ -8,6 +8,7 @@ import { FORM_GOOD_FOR, FORM_NAMES } from '../shared/words';
 import type { Alternatives } from '../workers/reckoning';
 import styles from './cut-ways.module.css';
 import type { Edit } from './station';
+import verdictsStyles from './verdicts.module.css';
 
 const CURVE_HEIGHT = 52;
 
@@ -75,7 +76,7 @@ function CutWay({
         <span className="verdict fits">● as it is</span>
       ) : (
         <Button
-          className="wrapping"
+          className={verdictsStyles['wrapping']}
           onClick={() =>
             edit((before) => ({
               ...before,

@@ -17,7 +17,7 @@ import { useWidth } from '../shared/use-width';
 import { clockTime } from '../shared/words';
 import { useBeside } from '../workers/use-beside';
 import type { Edit } from './station';
-import './dinner-odds.css';
+import styles from './dinner-odds.module.css';
 
 const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   animal: 'the animal, tougher than most',
@@ -60,7 +60,7 @@ export function DinnerOddsPanel({
       <Spread odds={odds} eatAt={eatAt} />
       <Radio.Group
         aria-label="How sure dinner is to be"
-        className="dinner-choices"
+        className={styles['dinner-choices']}
         value={chosen ?? null}
         onChange={({ target }: { readonly target: { readonly value?: unknown } }) => {
           const wanted = odds.beginnings.find(({ chance }) => chance === target.value);
@@ -134,7 +134,7 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
       .curve(curveMonotoneX)(some) ?? '';
   const ticks = x.ticks(Math.max(2, Math.floor(width / 90))).filter((minute) => Math.abs(x(minute) - x(0)) > 40);
   return (
-    <div ref={ref} className="dinner-spread">
+    <div ref={ref} className={styles['dinner-spread']}>
       {width > 0 && (
         <svg
           width={width}
@@ -142,10 +142,10 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
           role="img"
           aria-label={`Dinner in time in ${inTen(odds.inTime)}; one in ten after ${clockTime(shiftIso(eatAt, odds.p90))}`}
         >
-          <path d={hill(heights.filter(({ minute }) => minute <= 0))} className="dinner-intime" />
-          <path d={hill(heights.filter(({ minute }) => minute >= 0))} className="dinner-late" />
-          <line x1={PAD} x2={width - PAD} y1={BASE} y2={BASE} className="dinner-axis" />
-          <line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={BASE + 6} className="dinner-mark" />
+          <path d={hill(heights.filter(({ minute }) => minute <= 0))} className={styles['dinner-intime']} />
+          <path d={hill(heights.filter(({ minute }) => minute >= 0))} className={styles['dinner-late']} />
+          <line x1={PAD} x2={width - PAD} y1={BASE} y2={BASE} className={styles['dinner-axis']} />
+          <line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={BASE + 6} className={styles['dinner-mark']} />
           <text x={x(0)} y={BASE + 20} textAnchor="middle" className="dinner-time">
             {clockTime(eatAt)}
           </text>

@@ -8,6 +8,7 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
 import { changing, type StationProps } from './station';
+import styles from './bench.module.css';
 
 const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
 
@@ -61,7 +62,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
         />
         <Field label="As bought" fault={faultAt('meat.grams') ?? faultAt('meat.trimGrams')}>
           {(id) => (
-            <div className="pair">
+            <div className={styles['pair']}>
               <QuantityInput
                 id={id}
                 label="As bought"
@@ -94,7 +95,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
         )}
         <Field label="Pieces" fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
           {(id) => (
-            <div className="pair">
+            <div className={styles['pair']}>
               <NumberInput
                 id={id}
                 min={LIMITS.pieces.min}

@@ -14,6 +14,7 @@ import { Rail } from './rail';
 import { stationHeads, type StationKey } from './station-heads';
 import { useBenchKeys } from './use-bench-keys';
 import { useFaults } from './use-faults';
+import styles from './bench.module.css';
 
 /** The plan as it is shown: with the minutes of a handle that is being dragged. */
 function useShown(): Plan | null {
@@ -85,7 +86,7 @@ export function OpenBench(): ReactNode {
       {/* Under the line: what comes and goes here does not move the handle under a finger. */}
       {forecast && <BenchAlerts forecast={forecast} edit={edit} />}
       {broken !== null && (
-        <p role="alert" className="bench-broken">
+        <p role="alert" className={styles['bench-broken']}>
           The reckoning failed: {broken}. The figures are from before.
         </p>
       )}

@@ -16,6 +16,9 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { changing, type StationProps } from './station';
+import benchStyles from './bench.module.css';
+import verdictsStyles from './verdicts.module.css';
+import listsStyles from './lists.module.css';
 
 /** Salting ahead, as cooks say it, in minutes. */
 const AHEAD = [
@@ -106,7 +109,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
               Add a marinade
             </Button>
           ) : (
-            <div className="pair">
+            <div className={benchStyles['pair']}>
               <QuantityInput
                 id={id}
                 label="Marinade"
@@ -130,7 +133,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         }
       </Field>
       {meat.marinade !== null && (
-        <div className="field-rest">
+        <div className={verdictsStyles['field-rest']}>
           <Select
             aria-label="What becomes of the marinade"
             value={meat.marinade.then}
@@ -165,7 +168,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
               Add a rub
             </Button>
           ) : (
-            <div className="pair">
+            <div className={benchStyles['pair']}>
               <QuantityInput
                 id={id}
                 label="Rub"
@@ -182,7 +185,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         }
       </Field>
       {meat.rub !== null && (
-        <div className="field-rest">
+        <div className={verdictsStyles['field-rest']}>
           <NumberInput
             aria-label="Hours the rub is left on"
             min={LIMITS.marinadeHours.min}
@@ -202,7 +205,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
           </Checkbox>
         </div>
       )}
-      <section aria-label="Prep list" className="prep">
+      <section aria-label="Prep list" className={listsStyles['prep']}>
         <h3>Prep, in the order of the board</h3>
         <ol>
           {steps.map(({ id, text, minutes, meat: raw }) => (
@@ -231,7 +234,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         <ul>
           {liquids.map(({ id, name, changes, of, take }) => (
             <li key={`${of}-${id}`}>
-              <Button className="wrapping" onClick={take}>
+              <Button className={verdictsStyles['wrapping']} onClick={take}>
                 {name}
               </Button>{' '}
               <span className="field-note">
@@ -242,7 +245,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
           {cutSubstitutes(meat).map(({ id, name, changes }) => (
             <li key={id}>
               <Button
-                className="wrapping"
+                className={verdictsStyles['wrapping']}
                 onClick={() => change({ cut: id, pieces: undefined, thicknessCm: undefined })}
               >
                 {name}

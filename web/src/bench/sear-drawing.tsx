@@ -6,6 +6,8 @@ import { Verdict } from '../shared/verdict';
 import { potMinutes } from '../shared/words';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
+import verdictsStyles from './verdicts.module.css';
+import listsStyles from './lists.module.css';
 
 /** What the sear comes to: each batch from above, its faces, what is wrong with it, and the aromatics in their order. */
 export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -27,13 +29,13 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
         </>
       )}
       {saute.troubles.map(({ id, text, remedies }) => (
-        <div key={id} className="trouble-note">
+        <div key={id} className={verdictsStyles['trouble-note']}>
           <Verdict tone="watch">{text}</Verdict>
           <Remedies remedies={remedies} edit={edit} />
         </div>
       ))}
       {sear.aromatics.length > 0 && (
-        <ol className="turns">
+        <ol className={listsStyles['turns']}>
           {sear.aromatics.map(({ id, what, minutes: long, note, grams }) => (
             <li key={id}>
               <strong>{what.join(', ')}</strong> {print('mass', grams)}

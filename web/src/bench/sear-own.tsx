@@ -6,6 +6,7 @@ import { Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { changing, type Edit } from './station';
+import styles from './stages.module.css';
 
 const MOST_FACES = 6;
 /** What a face that the cook adds is given to begin with, minutes. */
@@ -93,7 +94,7 @@ function FaceMinutes({
       <span className="label" aria-hidden>
         Faces
       </span>
-      <div className="stacked">
+      <div className={styles['stacked']}>
         {own.map((minutes, i) => (
           <NumberInput
             key={i}
@@ -106,7 +107,7 @@ function FaceMinutes({
             onChange={(next) => next !== null && onChange(own.map((one, at) => (at === i ? next : one)))}
           />
         ))}
-        <div className="stage-own">
+        <div className={styles['stage-own']}>
           <Button
             icon={<PlusOutlined aria-hidden />}
             aria-label="Another face"

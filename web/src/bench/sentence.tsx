@@ -19,6 +19,7 @@ import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 import { useBench } from '../state/bench/bench-store';
 import { useFitted } from './use-fitted';
+import styles from './bench.module.css';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;
@@ -163,7 +164,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
     useBench(({ dragged }) => dragged !== null),
   );
   return (
-    <p ref={fitted} className="bench-sentence">
+    <p ref={fitted} className={styles['bench-sentence']}>
       {clock.startAt === null || clock.eatAt === null ? (
         <>
           <Why figure="startAt" reasons={reasons} tone="ember">

@@ -4,6 +4,7 @@ import { Button, Checkbox, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import type { Edit } from './station';
+import styles from './clock-panel.module.css';
 
 type Side = Plan['sides'][number];
 type SideTask = Side['tasks'][number];
@@ -33,12 +34,12 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
   return (
     <section aria-label="Side dishes">
       <h3>Side dishes</h3>
-      <ul className="side-list">
+      <ul className={styles['side-list']}>
         {plan.sides.map((side, i) => {
           const minutes = side.tasks.reduce((sum, task) => sum + task.minutes, 0);
           return (
             <li key={i}>
-              <div className="side-head">
+              <div className={styles['side-head']}>
                 <strong>{side.name}</strong>
                 <span className="dim">
                   {side.tasks.length === 1 ? 'one step' : `${side.tasks.length} steps`}, {Math.round(minutes)} min
@@ -87,7 +88,7 @@ function Steps({
   const set = (at: number, part: Partial<SideTask>): void =>
     onChange({ tasks: side.tasks.map((task, i) => (i === at ? { ...task, ...part } : task)) });
   return (
-    <div className="side-steps">
+    <div className={styles['side-steps']}>
       <Input
         aria-label="Name of the side dish"
         value={side.name}
@@ -95,7 +96,7 @@ function Steps({
         onChange={(event) => event.target.value.trim() !== '' && onChange({ name: event.target.value })}
       />
       {side.tasks.map((task, i) => (
-        <div key={i} className="side-step">
+        <div key={i} className={styles['side-step']}>
           <Input
             aria-label={`Step ${i + 1}`}
             value={task.label}

@@ -19,6 +19,7 @@ import { GRADE_WORDS } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
+import styles from './what-if.module.css';
 
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   oven: 'Oven',
@@ -38,7 +39,7 @@ interface Props {
 export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode {
   const { print } = useUnits();
   return (
-    <div className="what-if">
+    <div className={styles['what-if']}>
       <section aria-label="Without pressure">
         <h3>Without pressure</h3>
         <dl className="pairs">

@@ -1,6 +1,7 @@
 import { isHotPlace, placeName, type Plan, type StageId } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
+import styles from './lists.module.css';
 
 const FIRST = 'start';
 
@@ -19,7 +20,7 @@ export function WhenStage({ plan, of, value, onChange }: Props): ReactNode {
   if (later.length === 0 && value === undefined) return null;
   return (
     <Select
-      className="spans"
+      className={styles['spans']}
       aria-label={`At which stage, ${of}`}
       value={value ?? FIRST}
       options={[

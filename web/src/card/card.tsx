@@ -34,7 +34,8 @@ import {
   timeOfMinute,
 } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
-import './card.css';
+import { clsx } from 'clsx';
+import styles from './card.module.css';
 
 /** So many steps fill a printed page; with more of them they are printed smaller. */
 const MOST_ROWS = 40;
@@ -83,13 +84,13 @@ export function Card(): ReactNode {
   };
   return (
     <div className="room">
-      <div className="card-actions">
+      <div className={styles['card-actions']}>
         <Button type="primary" onClick={() => window.print()}>
           Print
         </Button>
         <Link to={`/bench/${id}`}>Back to the bench</Link>
       </div>
-      <article className={rows.length > MOST_ROWS ? 'sheet dense' : 'sheet'}>
+      <article className={rows.length > MOST_ROWS ? clsx(styles['sheet'], styles['dense']) : styles['sheet']}>
         <header>
           <h1>{plan.name === '' ? upperFirst(cutTitle(cutById(plan.meat.cut))) : plan.name}</h1>
           <p>
@@ -144,7 +145,7 @@ export function Card(): ReactNode {
             </dl>
           )}
           <h2>Take care</h2>
-          <ul className="care">
+          <ul className={styles['care']}>
             {forecast.cautions.map(({ code, text }) => (
               <li key={code}>{text}</li>
             ))}
@@ -218,7 +219,7 @@ function Steps({ rows, startAt }: { readonly rows: readonly Row[]; readonly star
   return (
     <ol className="steps">
       {rows.map(({ key, minute, text, detail, aside }) => (
-        <li key={key} className={aside ? 'aside' : ''}>
+        <li key={key} className={aside ? styles['aside'] : ''}>
           <span className="figure">{at(minute)}</span>
           <span>
             {text}

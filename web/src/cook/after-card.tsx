@@ -8,6 +8,7 @@ import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
+import styles from './cook.module.css';
 
 /** Wanted once a meal. */
 const KeepLeft = lazy(() => import('../kept/keep-left').then((module) => ({ default: module.KeepLeft })));
@@ -48,7 +49,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
           ))}
         {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
       </ul>
-      <div className="after-fields">
+      <div className={styles['after-fields']}>
         {!isTheDay(record.guide) && (
           <label>
             Cooked meat, weighed

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { usePreferences } from '../state/preferences';
 import { armBell, canSpeak, ring, useBell } from './bell';
+import { clsx } from 'clsx';
+import styles from './cook.module.css';
 
 /** A browser gives no sound before it was pressed: the room asks, until it may. */
 export function BellButton(): ReactNode {
@@ -8,13 +10,17 @@ export function BellButton(): ReactNode {
   const loud = usePreferences((state) => state.loud);
   if (armed) {
     return (
-      <span className="bell-state bell-on">
+      <span className={clsx(styles['bell-state'], styles['bell-on'])}>
         <span aria-hidden>● </span>Sound is on
       </span>
     );
   }
   return (
-    <button type="button" className="pot-button bell-arm" onClick={() => void armBell().then(() => ring('turn', loud))}>
+    <button
+      type="button"
+      className={clsx('pot-button', styles['bell-arm'])}
+      onClick={() => void armBell().then(() => ring('turn', loud))}
+    >
       <span aria-hidden>▲ </span>Sound is off: press once
     </button>
   );
@@ -24,18 +30,18 @@ export function BellButton(): ReactNode {
 export function BellBar({ awake }: { readonly awake: boolean | null }): ReactNode {
   const { loud, speaks, setAlarms } = usePreferences();
   return (
-    <div className="bell-bar">
-      <label className="bell-choice">
+    <div className={styles['bell-bar']}>
+      <label className={styles['bell-choice']}>
         <input type="checkbox" checked={loud} onChange={(event) => setAlarms({ loud: event.target.checked })} />
         Louder
       </label>
       {canSpeak() && (
-        <label className="bell-choice">
+        <label className={styles['bell-choice']}>
           <input type="checkbox" checked={speaks} onChange={(event) => setAlarms({ speaks: event.target.checked })} />
           Read steps aloud
         </label>
       )}
-      <span className="bell-state">
+      <span className={styles['bell-state']}>
         {awake === null
           ? window.isSecureContext
             ? 'This browser cannot keep the screen on'

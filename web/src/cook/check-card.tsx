@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { CookActions } from './actions';
 import type { LiveCook } from './use-cook';
 import { useMore } from './use-more';
+import styles from './cook.module.css';
 
 /** The six grades as a fork finds them. Common practice. */
 const FOUND: Readonly<Record<Grade, { readonly word: string; readonly sign: string }>> = {
@@ -77,7 +78,7 @@ function Grades({
   readonly onFound: (grade: Grade) => void;
 }): ReactNode {
   return (
-    <div className="grades" role="group" aria-label="What is it like">
+    <div className={styles['grades']} role="group" aria-label="What is it like">
       {GRADES.map((grade) => (
         <button
           key={grade}

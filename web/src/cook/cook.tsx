@@ -17,7 +17,6 @@ import { actionsOf, lastWords, type CookActions } from './actions';
 import { AfterCard } from './after-card';
 import { speak } from './bell';
 import { BellBar, BellButton } from './bell-bar';
-import './cook.css';
 import { CookLine } from './cook-line';
 import { DinnerCard } from './dinner-card';
 import { useClockKnown } from './kitchen-clock';
@@ -28,6 +27,8 @@ import { NowCard } from './now-card';
 import { useCook, type LiveCook } from './use-cook';
 import { useMeat } from './use-meat';
 import { useWakeLock } from './use-wake-lock';
+import { clsx } from 'clsx';
+import styles from './cook.module.css';
 
 /** At the pot without a cook named: the one that runs, or how to begin one. */
 export function CookDoor(): ReactNode {
@@ -171,14 +172,14 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   const over = state.status === 'served' || state.status === 'finished';
   const undo = lastWords(cook);
   return (
-    <div className="room pot-room">
+    <div className={clsx('room', styles['pot-room'])}>
       {!reached && (
-        <p className="notice pot-away" role="status">
+        <p className={clsx('notice', styles['pot-away'])} role="status">
           <span aria-hidden>▲ </span>
           {why === null ? 'The server is away' : upperFirst(why)}: what you press is kept here and sent when it is back
         </p>
       )}
-      <div className="pot-grid">
+      <div className={styles['pot-grid']}>
         {over ? (
           <AfterCard cook={cook} actions={actions} />
         ) : (
@@ -190,7 +191,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
             onWrong={() => void navigate(`/rescue?cook=${record.id}`)}
           />
         )}
-        <div className="pot-side">
+        <div className={styles['pot-side']}>
           <DinnerCard cook={cook} actions={actions} />
           {!over && <NextCard cook={cook} />}
           <MeanwhileCard cook={cook} actions={actions} />
@@ -205,7 +206,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
         </div>
       </div>
       {refused && (
-        <p role="alert" className="pot-refused">
+        <p role="alert" className={styles['pot-refused']}>
           <span aria-hidden>▲ </span>Not kept: {refused.problem}; allowed: {refused.allowed}.
         </p>
       )}

@@ -10,6 +10,7 @@ import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
+import styles from './cook.module.css';
 
 /** When dinner will be, how far off plan, why, and what could win it back. */
 export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
@@ -34,12 +35,12 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
     <section className="vessel side-card" aria-label="Dinner">
       <h2>
         {meal.title}
-        <span className="time-now">
+        <span className={styles['time-now']}>
           now <span className="figure">{clockAt(now, record.guide.eatAt)}</span>
         </span>
       </h2>
       <p className="dinner">
-        <span className="dinner-clock">{clockAt(state.dinner.at, record.guide.eatAt)}</span>
+        <span className={styles['dinner-clock']}>{clockAt(state.dinner.at, record.guide.eatAt)}</span>
         <span className={late ? 'dinner-drift late' : 'dinner-drift'}>
           {late && <span aria-hidden>▲ </span>}
           {driftWords(state.dinner)}
@@ -48,7 +49,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
       {!day && <HowSure cook={cook} />}
       {worst && <p className="dim">{delayWords(worst, state)}</p>}
       {best.map(({ id, minutes, text, does }) => (
-        <div key={id} className="win-back">
+        <div key={id} className={styles['win-back']}>
           <p className="dim">{text}</p>
           {does !== null && (
             <button type="button" className="pot-button" onClick={() => actions.tell(does.kind, does.payload)}>

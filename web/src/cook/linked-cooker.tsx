@@ -6,6 +6,7 @@ import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { usePreferences } from '../state/preferences';
 import type { LiveCook } from './use-cook';
+import styles from './cook.module.css';
 
 /** Fetched only where a cook is linked. */
 const CookerPanel = lazy(() => import('../rehearse/cooker-panel').then((module) => ({ default: module.CookerPanel })));
@@ -53,8 +54,8 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
   // It stands where somebody has asked for it, and nowhere else.
   if (!linked && !offered) return null;
   return (
-    <div className="linked-cooker">
-      <div className="linked-row">
+    <div className={styles['linked-cooker']}>
+      <div className={styles['linked-row']}>
         <button type="button" className="pot-button" onClick={() => void change()}>
           {linked ? 'Unlink the simulated cooker' : 'Link the simulated cooker'}
         </button>

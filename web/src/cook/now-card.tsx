@@ -4,6 +4,7 @@ import { countdown } from '../shared/words';
 import type { CookActions } from './actions';
 import { CheckCard } from './check-card';
 import type { LiveCook } from './use-cook';
+import styles from './cook.module.css';
 
 /** "Letting down, part 8 of 12". */
 export function whereInWork({ state }: LiveCook): string {
@@ -63,7 +64,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
           aria-label={over ? 'Time over' : 'Time left'}
         >
           {countdown(left)}
-          {over && <span className="now-over">over</span>}
+          {over && <span className={styles['now-over']}>over</span>}
         </p>
       ) : (
         usual > 0 && !check && <p className="now-usual">about {usual} min</p>
@@ -71,14 +72,14 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
       {aside !== null && <p className="now-detail">{aside}</p>}
       {pinLate !== null && (
-        <p className="now-late" role="status">
+        <p className={styles['now-late']} role="status">
           <span aria-hidden>▲ </span>
           {pinLate} min later than reckoned. Is the valve closed? Steam at the rim: the gasket does not sit. No steam at
           all: give it time.
         </p>
       )}
       {step.caution !== null && (
-        <p className="now-caution" role="note">
+        <p className={styles['now-caution']} role="note">
           <span aria-hidden>▲ </span>
           {step.caution}
         </p>

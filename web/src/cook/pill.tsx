@@ -4,9 +4,9 @@ import { NavLink } from 'react-router';
 import { countdown } from '../shared/words';
 import { usePreferences } from '../state/preferences';
 import { ring, speak } from './bell';
-import './pill.css';
 import { useRunningCooks, type LiveCook } from './use-cook';
 import { whereInCook } from './where-in-cook';
+import styles from './pill.module.css';
 
 interface Ringing {
   readonly id: string;
@@ -72,7 +72,7 @@ export function Pill({ onRings }: { readonly onRings: (title: string | null) => 
           const left = timer ? timer.endsAt - now : null;
           return (
             <NavLink key={record.id} to={`/cook/${record.id}`} className={rings ? 'pill rings' : 'pill'}>
-              <span className="pill-name">
+              <span className={styles['pill-name']}>
                 {rings && <span aria-hidden>▲ </span>}
                 {cooks.length > 1 ? record.name : whereInCook(state)}
               </span>

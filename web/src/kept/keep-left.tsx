@@ -5,8 +5,8 @@ import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
 import { wallClockOf } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
-import './kept-list.css';
 import { useKeptActions } from './use-kept';
+import styles from './kept-list.module.css';
 
 /** What of a meal is left, and where it goes: one press. */
 export function KeepLeft({
@@ -54,7 +54,7 @@ export function KeepLeft({
     }
   };
   return (
-    <div className="kept-choose" role="group" aria-label="What is left">
+    <div className={styles['kept-choose']} role="group" aria-label="What is left">
       <span>What is left:</span>
       <NumberInput
         aria-label="Portions left"

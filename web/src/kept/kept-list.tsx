@@ -11,8 +11,8 @@ import { counted, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import { useDayAlarms } from '../tonight/use-day-alarms';
 import type { Answer } from '../workers/reckoning';
-import './kept-list.css';
 import { useKept, useKeptActions } from './use-kept';
+import styles from './kept-list.module.css';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -22,7 +22,7 @@ export function KeptList({ now }: { readonly now: Date }): ReactNode {
   return (
     <section aria-label="Kept" className="kept">
       <h2>In the fridge and the freezer</h2>
-      <ul className="kept-list">
+      <ul className={styles['kept-list']}>
         {kept.map((one) => (
           <KeptItem key={one.id} stored={one} now={now} />
         ))}
@@ -57,7 +57,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
           {counted(portions, 'portion', 'portions')}, {print('mass', grams)}, in the {place} since {longDay(since)}
         </span>
       </p>
-      <p className={past ? 'kept-past' : 'dim'}>
+      <p className={past ? styles['kept-past'] : 'dim'}>
         {past ? `▲ Its day was ${longDay(until)}.` : `Good until ${longDay(until)}.`}
       </p>
       {eatAt !== null && (
@@ -72,7 +72,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
         />
       )}
       {choosing && (
-        <div className="kept-choose">
+        <div className={styles['kept-choose']}>
           <DinnerTime
             now={now}
             serveAt={eatAt}
@@ -89,7 +89,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
           />
         </div>
       )}
-      <div className="kept-press">
+      <div className={styles['kept-press']}>
         <Button
           type={eatAt === null && !past ? 'primary' : 'default'}
           aria-label={`${choose}: ${name}`}

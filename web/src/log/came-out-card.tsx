@@ -6,6 +6,7 @@ import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { GRADE_WORDS } from '../shared/words';
 import type { EntryActions } from './use-entry';
+import styles from './log.module.css';
 
 const MOIST_WORDS = { dry: 'Dry', moist: 'Moist', 'very-moist': 'Very moist' } as const;
 const SAUCE_WORDS = { thin: 'Too thin', right: 'As it should be', thick: 'Too thick' } as const;
@@ -96,7 +97,7 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
 
 function Photo({ item, entry }: Props): ReactNode {
   return (
-    <div className="log-photo">
+    <div className={styles['log-photo']}>
       {item.photo && <img src={`/api/log/${item.id}/photo`} alt={`${item.name}, as it was served`} />}
       <Upload
         accept="image/*"

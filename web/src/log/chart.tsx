@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { clsx } from 'clsx';
+import styles from './log.module.css';
 
 /** A chart of the log: the question it answers, the answer in words, and the drawing. */
 export function Chart({
@@ -11,7 +13,7 @@ export function Chart({
   readonly children: ReactNode;
 }): ReactNode {
   return (
-    <figure className="vessel log-chart">
+    <figure className={clsx('vessel', styles['log-chart'])}>
       <figcaption>
         <h2>{question}</h2>
         <p>{answer}</p>

@@ -9,6 +9,7 @@ import { Losses } from './losses-chart';
 import { Reliability } from './reliability';
 import { SlowPots } from './slow-pots';
 import { ToughCuts } from './tough-cuts';
+import styles from './log.module.css';
 
 /** What all cooks tell together: each chart answers one question, in words first. */
 export function Charts(): ReactNode {
@@ -21,7 +22,7 @@ export function Charts(): ReactNode {
   if (!charts.data) return <p className="dim">Opening…</p>;
   const { toPin, cuts, late, losses, promises } = charts.data;
   return (
-    <div className="log-charts">
+    <div className={styles['log-charts']}>
       <SlowPots points={toPin} />
       <ToughCuts cuts={cuts} />
       <Late bins={late} />

@@ -13,11 +13,12 @@ import { BesideCard } from './beside-card';
 import { CameOutCard } from './came-out-card';
 import { CauseBars } from './cause-bars';
 import { HappenedCard } from './happened-card';
-import './log.css';
 import { PlannedActual } from './planned-actual';
 import { PlannedCard } from './planned-card';
 import { useEntry, type EntryActions } from './use-entry';
 import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
+import { clsx } from 'clsx';
+import styles from './log.module.css';
 
 /** One cook of the log: planned against actual, how it came out, and what to do next. */
 export function LogEntryPage(): ReactNode {
@@ -48,10 +49,10 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
   const entry = useEntry(record);
   const state = cook ? cookState(cook.guide, cook.events, Date.parse(item.servedAt)) : null;
   return (
-    <div className="room log-entry">
+    <div className={clsx('room', styles['log-entry'])}>
       <EntryHead record={record} entry={entry} />
       {cook && state && <PlannedActual guide={cook.guide} state={state} eatAt={cook.guide.eatAt} />}
-      <div className="log-columns">
+      <div className={styles['log-columns']}>
         <PlannedCard item={item} state={state} />
         {cook && state && <CauseBars causes={driftCauses(state, cook.guide)} dinner={state.dinner} />}
         <CameOutCard item={item} plan={plan} entry={entry} />
@@ -81,7 +82,7 @@ function EntryHead({
             {cutName(item.cut).toLowerCase()} · {item.cooker}
           </p>
         </div>
-        <div className="log-actions">
+        <div className={styles['log-actions']}>
           <Button type="primary" onClick={() => void entry.again()}>
             Cook this again with what was learnt
           </Button>
@@ -95,7 +96,7 @@ function EntryHead({
           </Popconfirm>
         </div>
       </div>
-      <p className={`log-verdict log-result ${item.result}`}>
+      <p className={clsx(styles['log-verdict'], styles['log-result'], item.result)}>
         {RESULT_WORDS[item.result].slice(0, 2)}
         {cameOut(item)}
         {item.lateMinutes !== null && `; ${lateWords(item.lateMinutes)}`}

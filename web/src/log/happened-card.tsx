@@ -3,6 +3,7 @@ import type { CookState } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { clockAt } from '../shared/words';
 import { happenedIn } from './happened';
+import styles from './log.module.css';
 
 interface Props {
   readonly record: LogRecord;
@@ -18,7 +19,7 @@ export function HappenedCard({ record: { item, plan, cook }, state }: Props): Re
       {state === null ? (
         <p className="dim">{item.source === 'by-hand' ? 'Added by hand.' : 'Read from a file.'}</p>
       ) : (
-        <ol className="log-events" aria-label="Event by event">
+        <ol className={styles['log-events']} aria-label="Event by event">
           {happenedIn(state, cook?.events ?? []).map(({ at, key, text }) => (
             <li key={key}>
               <span className="figure dim">{clockAt(at, plan.serveAt)}</span> {text}

@@ -10,9 +10,10 @@ import { keys, useCookers } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { Charts } from './charts';
-import './log.css';
 import { PastCookForm } from './past-cook-form';
 import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
+import { clsx } from 'clsx';
+import styles from './log.module.css';
 
 const A_PAGE = 20;
 const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], string>> = {
@@ -80,7 +81,7 @@ export function Log(): ReactNode {
     </>
   );
   return (
-    <div className="room log-room">
+    <div className={clsx('room', styles['log-room'])}>
       <div className="times-head">
         <h1>Log</h1>
         <Button type="primary" onClick={() => setAdding(true)}>
@@ -96,7 +97,7 @@ export function Log(): ReactNode {
             label: 'Cooks',
             children: (
               <>
-                <div className="log-filters" role="search">
+                <div className={styles['log-filters']} role="search">
                   <Input.Search
                     allowClear
                     placeholder="Look for words"
@@ -136,7 +137,7 @@ export function Log(): ReactNode {
                     options={RESULTS.map((value) => ({ value, label: RESULT_WORDS[value] }))}
                     onChange={(result: Result | null) => change({ result: result ?? undefined })}
                   />
-                  <label className="log-date">
+                  <label className={styles['log-date']}>
                     from
                     <Input
                       type="date"
@@ -144,7 +145,7 @@ export function Log(): ReactNode {
                       onChange={(event) => change({ from: event.target.value || undefined })}
                     />
                   </label>
-                  <label className="log-date">
+                  <label className={styles['log-date']}>
                     to
                     <Input
                       type="date"
@@ -178,18 +179,18 @@ function Line({ item }: { readonly item: LogItem }): ReactNode {
   return (
     <li>
       <span className="figure dim log-when">{dayjs(servedAt).format('D MMM YYYY')}</span>
-      <Link to={`/log/${id}`} className="log-name">
+      <Link to={`/log/${id}`} className={styles['log-name']}>
         {name}
       </Link>
       <span className="dim">
         {print('mass', boughtG)} of {cutName(cut).toLowerCase()}, {cooker.replace(/^The /, 'the ')}
         {pressure.actual === null ? '' : `, ${Math.round(pressure.actual)} min`}
       </span>
-      <span className={`log-result ${result}`}>
+      <span className={clsx(styles['log-result'], result)}>
         {RESULT_WORDS[result].slice(0, 2)}
         {cameOut(item)}
       </span>
-      <span className="log-off">{off.filter((text) => text !== '' && text !== 'on time').join(', ')}</span>
+      <span className={styles['log-off']}>{off.filter((text) => text !== '' && text !== 'on time').join(', ')}</span>
     </li>
   );
 }

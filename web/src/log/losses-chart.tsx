@@ -5,6 +5,7 @@ import { useWidth } from '../shared/use-width';
 import { Chart } from './chart';
 import { LABEL_WIDTH, MOST_ROWS, ROW } from './rows';
 import { cutName } from './words';
+import styles from './log.module.css';
 
 type Loss = LogCharts['losses'][number];
 
@@ -95,7 +96,7 @@ export function Losses({ losses }: { readonly losses: LogCharts['losses'] }): Re
           </svg>
         )}
       </div>
-      <p className="log-legend">
+      <p className={styles['log-legend']}>
         <span style={{ color: FILL.trimmed }}>▲ trimmed off</span>
         <span style={{ color: FILL.lost }}>■ lost in the pot</span>
         <span style={{ color: FILL.plate }}>● on the plate</span>

@@ -20,6 +20,8 @@ import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { FORM_PHRASES, GRADE_WORDS, WANTED_WORDS, wallClockOn } from '../shared/words';
 import { cutName } from './words';
+import { clsx } from 'clsx';
+import styles from './log.module.css';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
@@ -52,7 +54,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
   };
   return (
     <Modal title="Add a past cook" open okText="Add it" onOk={() => void save()} onCancel={close}>
-      <div className="fields past-cook">
+      <div className={clsx('fields', styles['past-cook'])}>
         <Field label="Day">
           {(at) => (
             <Input

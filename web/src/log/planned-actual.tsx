@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
 import { useWidth } from '../shared/use-width';
 import { clockAt } from '../shared/words';
+import { clsx } from 'clsx';
+import styles from './log.module.css';
 
 const HEIGHT = 108;
 const ROWS = { planned: 24, actual: 58 } as const;
@@ -113,7 +115,7 @@ export function PlannedActual({
     </g>
   );
   return (
-    <figure className="vessel cook-line log-line" aria-label="Planned against actual">
+    <figure className={clsx('vessel', 'cook-line', styles['log-line'])} aria-label="Planned against actual">
       <figcaption className="visually-hidden">{words}</figcaption>
       <div ref={ref}>
         {width > 0 && (

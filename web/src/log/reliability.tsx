@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart } from './chart';
+import styles from './log.module.css';
 
 type Promises = LogCharts['promises'];
 type Kind = Promises[number]['kind'];
@@ -82,7 +83,7 @@ export function Reliability({ promises }: { readonly promises: Promises }): Reac
           </svg>
         )}
       </div>
-      <p className="log-legend">
+      <p className={styles['log-legend']}>
         {KINDS.map(({ kind, word, sign, tone }) => (
           <span key={kind} style={{ color: tone }}>
             {sign} {word}

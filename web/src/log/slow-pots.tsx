@@ -5,6 +5,7 @@ import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart } from './chart';
+import styles from './log.module.css';
 
 /** As high as the rows of the charts beside it, px. */
 const HEIGHT = 222;
@@ -82,7 +83,7 @@ export function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): R
           </svg>
         )}
       </div>
-      <p className="log-legend">
+      <p className={styles['log-legend']}>
         {cookers.map((cooker, i) => (
           <span key={cooker} style={{ color: TONES[i % TONES.length] }}>
             {SHAPES[i % SHAPES.length]} {cooker}

@@ -5,6 +5,7 @@ import { useWidth } from '../shared/use-width';
 import { Chart } from './chart';
 import { LABEL_WIDTH, MOST_ROWS, ROW } from './rows';
 import { cutName } from './words';
+import styles from './log.module.css';
 
 /** How often each cut came out short of what was wanted, as wanted, or past it. */
 export function ToughCuts({ cuts }: { readonly cuts: LogCharts['cuts'] }): ReactNode {
@@ -67,7 +68,7 @@ export function ToughCuts({ cuts }: { readonly cuts: LogCharts['cuts'] }): React
           </svg>
         )}
       </div>
-      <p className="log-legend">
+      <p className={styles['log-legend']}>
         <span style={{ color: 'var(--brass)' }}>▲ short of it</span>
         <span style={{ color: 'var(--herb)' }}>● as wanted</span>
         <span style={{ color: 'var(--ember)' }}>■ past it</span>

@@ -22,7 +22,8 @@ import { TimeInput } from '../shared/time-input';
 import { useNow } from '../shared/use-now';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
 import { dayOptions, wallClockOn } from '../shared/words';
-import './from-recipe.css';
+import { clsx } from 'clsx';
+import styles from './from-recipe.module.css';
 
 type As = RecipeLine['as'];
 
@@ -195,7 +196,7 @@ export function FromRecipe(): ReactNode {
           void file.text().then(begin);
         }}
       />
-      <div className="recipe-row">
+      <div className={styles['recipe-row']}>
         <Button
           type={reading?.plan ? 'default' : 'primary'}
           loading={busy}
@@ -226,7 +227,7 @@ export function FromRecipe(): ReactNode {
         />
       </div>
       {wrong !== null && (
-        <p role="alert" className="recipe-wrong">
+        <p role="alert" className={styles['recipe-wrong']}>
           <span aria-hidden>▲ </span>
           {wrong}
         </p>
@@ -241,7 +242,7 @@ export function FromRecipe(): ReactNode {
         />
       )}
       {reading?.plan && (
-        <div className="recipe-row">
+        <div className={styles['recipe-row']}>
           <span className="recipe-when" role="group" aria-label="When we eat">
             We eat{' '}
             <Select
@@ -322,7 +323,7 @@ function Found({
         ))}
       </ul>
       {lines.length > 0 && (
-        <table className="plain-table recipe-lines" aria-label="Ingredients">
+        <table className={clsx('plain-table', styles['recipe-lines'])} aria-label="Ingredients">
           <thead>
             <tr>
               <th scope="col">As written</th>
@@ -339,7 +340,7 @@ function Found({
               const whens = WHENS_OF[as.kind];
               const counts = as.kind === 'unknown' ? when !== null : as.kind !== 'by-taste' && as.kind !== 'heading';
               return (
-                <tr key={`${i}-${text}`} className={as.kind === 'heading' ? 'recipe-heading' : undefined}>
+                <tr key={`${i}-${text}`} className={as.kind === 'heading' ? styles['recipe-heading'] : undefined}>
                   <td>{text}</td>
                   <td>
                     <Select
@@ -361,12 +362,14 @@ function Found({
                       />
                     )}
                     {guess !== null && (
-                      <small className={isUnsure(line) ? 'recipe-guess attention' : 'recipe-guess'}>
+                      <small
+                        className={isUnsure(line) ? clsx(styles['recipe-guess'], 'attention') : styles['recipe-guess']}
+                      >
                         {isUnsure(line) ? '▲ ' : ''}
                         {guess}
                       </small>
                     )}
-                    {String(i) in said && <small className="recipe-guess">● as you said</small>}
+                    {String(i) in said && <small className={styles['recipe-guess']}>● as you said</small>}
                   </td>
                   <td>
                     {whens && (
@@ -387,7 +390,7 @@ function Found({
         </table>
       )}
       {method.length > 0 && (
-        <details className="recipe-method">
+        <details className={styles['recipe-method']}>
           <summary>Its method, with the times that were found</summary>
           <ol>
             {method.map(({ text, found }, i) => (

@@ -1,7 +1,9 @@
 import { LIMITS, type BurnerLevel, type CookerCommand, type Frame, type Plan, type SauteLevel } from '@hervir/core';
 import { InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
-import './cooker-panel.css';
+import { clsx } from 'clsx';
+import cookerPanelStyles from './cooker-panel.module.css';
+import rehearseStyles from './rehearse.module.css';
 
 const SAUTE: readonly (readonly [SauteLevel, string])[] = [
   ['low', 'Low'],
@@ -31,7 +33,7 @@ function Lid({ frame }: { readonly frame: Frame }): ReactNode {
   const steam = open && frame.lid === 'on' && (frame.gaugeKPa > 0 || frame.phase === 'open') && frame.liquidC > 90;
   const on = frame.lid === 'on';
   return (
-    <svg width={132} height={132} viewBox="0 0 132 132" aria-hidden className="lid">
+    <svg width={132} height={132} viewBox="0 0 132 132" aria-hidden className={cookerPanelStyles['lid']}>
       <circle
         cx={66}
         cy={66}
@@ -71,7 +73,7 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
     <button
       key={label}
       type="button"
-      className="panel-key"
+      className={cookerPanelStyles['panel-key']}
       aria-pressed={pressed}
       aria-label={name}
       disabled={disabled}
@@ -81,21 +83,21 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
     </button>
   );
   return (
-    <section className="vessel cooker-panel" aria-label="The cooker">
-      <div className="panel-top">
+    <section className={clsx('vessel', cookerPanelStyles['cooker-panel'])} aria-label="The cooker">
+      <div className={cookerPanelStyles['panel-top']}>
         <Lid frame={frame} />
-        <div className="panel-read">
-          <p className="panel-name">{cooker.name}</p>
+        <div className={cookerPanelStyles['panel-read']}>
+          <p className={cookerPanelStyles['panel-name']}>{cooker.name}</p>
           {electric ? (
-            <p className={`panel-display ${frame.mode}`} role="status" aria-label="Display">
+            <p className={clsx(cookerPanelStyles['panel-display'], frame.mode)} role="status" aria-label="Display">
               {frame.display === '' ? '––' : frame.display}
             </p>
           ) : (
-            <p className="panel-display burner" aria-label="Burner">
+            <p className={clsx(cookerPanelStyles['panel-display'], cookerPanelStyles['burner'])} aria-label="Burner">
               {BURNER.find(([level]) => level === frame.level)?.[1] ?? 'Off'}
             </p>
           )}
-          <p className="panel-states">
+          <p className={cookerPanelStyles['panel-states']}>
             <span className={frame.pin ? 'on' : ''}>{frame.pin ? '▲ pin up' : '▽ pin down'}</span>
             <span className={frame.valve === 'open' ? 'attention' : ''}>valve {valveWord(frame)}</span>
             <span>lid {frame.lid === 'on' ? 'locked' : 'off'}</span>
@@ -135,7 +137,7 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
           </div>
         </>
       ) : (
-        <div className="panel-row label-above" role="group" aria-label="Burner">
+        <div className={clsx('panel-row', rehearseStyles['label-above'])} role="group" aria-label="Burner">
           <span className="panel-label">Burner</span>
           {BURNER.map(([level, name]) =>
             choice(name, frame.level === level, { do: 'burner', level }, `Burner ${name.toLowerCase()}`),

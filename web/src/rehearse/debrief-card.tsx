@@ -4,6 +4,8 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useStartRehearsal } from './use-start';
+import { clsx } from 'clsx';
+import styles from './rehearse.module.css';
 
 /** How it went, each thing against the plan, and the two things to do differently. */
 export function DebriefCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
@@ -15,7 +17,7 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
   const passed = mark === 'passed';
   const again = (): void => void start(exercise ? { exercise: exercise.id } : { plan: record.plan });
   return (
-    <section className="vessel now-card debrief" aria-label="Debrief">
+    <section className={clsx('vessel', 'now-card', styles['debrief'])} aria-label="Debrief">
       <p className="now-part">Debrief</p>
       <h1 className="now-title">
         {exercise === null
@@ -25,12 +27,12 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
             : `Not yet: ${exercise.name}`}
       </h1>
       {exercise && (
-        <p className={passed ? 'debrief-learnt' : 'now-detail'}>
+        <p className={passed ? styles['debrief-learnt'] : 'now-detail'}>
           {passed ? exercise.learnt : `Passed when: ${exercise.passMark}`}
         </p>
       )}
       {debrief && debrief.lines.length > 0 && (
-        <table className="plain-table debrief-lines">
+        <table className={clsx('plain-table', styles['debrief-lines'])}>
           <thead>
             <tr>
               <th scope="col">
@@ -45,7 +47,7 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
               <tr key={topic}>
                 <th scope="row">{title}</th>
                 <td>{planned}</td>
-                <td className={good ? 'good' : 'bad'}>
+                <td className={good ? styles['good'] : styles['bad']}>
                   <span aria-hidden>{good ? '● ' : '▲ '}</span>
                   {was}
                 </td>

@@ -14,6 +14,9 @@ import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { useUnits } from '../shared/use-units';
 import { act, tellRehearsal } from '../state/rehearsal-store';
+import { clsx } from 'clsx';
+import cookerPanelStyles from './cooker-panel.module.css';
+import rehearseStyles from './rehearse.module.css';
 
 const CUP_ML = 120;
 
@@ -38,12 +41,18 @@ export function HandsCard({
     setRead(reading.refused ?? say(reading));
   };
   const key = (label: string, press: () => void): ReactNode => (
-    <button key={label} type="button" className="panel-key" disabled={record.finished} onClick={press}>
+    <button
+      key={label}
+      type="button"
+      className={cookerPanelStyles['panel-key']}
+      disabled={record.finished}
+      onClick={press}
+    >
       {label}
     </button>
   );
   return (
-    <section className="vessel side-card hands-card" aria-label="Hands">
+    <section className={clsx('vessel', 'side-card', rehearseStyles['hands-card'])} aria-label="Hands">
       <h2>Hands</h2>
       <div className="panel-row">
         {step &&
@@ -83,7 +92,7 @@ export function FaultsCard({
 }): ReactNode {
   const on = new Set<FaultId>(record.faults);
   return (
-    <section className="vessel side-card faults-card" aria-label="Throw in">
+    <section className={clsx('vessel', 'side-card', rehearseStyles['faults-card'])} aria-label="Throw in">
       <h2>Throw in</h2>
       <ul>
         {FAULT_WORDS.map(({ id, name, what }) => (

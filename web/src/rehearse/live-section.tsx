@@ -4,6 +4,8 @@ import { sectionGeometry } from '../shared/section/geometry';
 import { PotDrawing, STUCK_PX } from '../shared/section/pot-drawing';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
+import { clsx } from 'clsx';
+import styles from './rehearse.module.css';
 
 const HEIGHT = 210;
 
@@ -23,7 +25,7 @@ export function LiveSection({ frame, forecast }: { readonly frame: Frame; readon
   const g = width > 0 ? sectionGeometry(section, { width, height: HEIGHT }) : null;
   const { tone, word } = heat(frame, forecast.burn.cutoutC - LIKELY_K);
   return (
-    <figure className="vessel live-section" aria-label="The pot now">
+    <figure className={clsx('vessel', styles['live-section'])} aria-label="The pot now">
       <figcaption className="visually-hidden">{section.text}</figcaption>
       <div ref={ref}>
         {g && (

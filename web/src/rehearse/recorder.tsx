@@ -3,6 +3,8 @@ import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { strip, type Trace } from './recorder-geometry';
+import { clsx } from 'clsx';
+import styles from './rehearse.module.css';
 
 const HEIGHT = 218;
 /** From here on a longer label has room, px; and how wide a letter of it is. */
@@ -79,7 +81,7 @@ export function Recorder({
     ? `Liquid ${print('temperature', now.liquidC)}, base ${print('temperature', now.baseC)}${now.coreC === null ? '' : `, middle of the meat ${print('temperature', now.coreC)}`}, ${Math.round(now.gaugeKPa)} kPa. ${upperFirst(limit)}, ${spot}.`
     : '';
   return (
-    <figure className="vessel recorder" aria-label="Recorder">
+    <figure className={clsx('vessel', styles['recorder'])} aria-label="Recorder">
       <figcaption className="visually-hidden">{words}</figcaption>
       <div ref={ref}>
         {g && (
@@ -134,7 +136,7 @@ export function Recorder({
               />
             ))}
             <text
-              className="recorder-limit"
+              className={styles['recorder-limit']}
               x={lidOnX === undefined ? 40 : Math.max(40, Math.min(lidOnX + 6, width - 60 - label.length * LETTER))}
               y={g.cutoutY - 5}
             >

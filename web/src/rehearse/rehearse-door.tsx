@@ -8,8 +8,9 @@ import { request } from '../api/client';
 import { keys, queryClient, useBraises, useRehearsals } from '../api/queries';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
-import './rehearse.css';
 import { useStartRehearsal } from './use-start';
+import { clsx } from 'clsx';
+import styles from './rehearse.module.css';
 
 const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], string>> = {
   passed: '● passed',
@@ -39,7 +40,7 @@ export function RehearseDoor(): ReactNode {
   );
   const first = EXERCISE_LIST.find(({ id }) => !passed.has(id));
   return (
-    <div className="room rehearse-door">
+    <div className={clsx('room', styles['rehearse-door'])}>
       <h1>Rehearse</h1>
       <p className="dim">
         A simulated cooker, driven by the same reckoning as your plans. Nothing here can be burnt for good.
@@ -47,12 +48,12 @@ export function RehearseDoor(): ReactNode {
       <Checkbox checked={offers} onChange={(event) => offer(event.target.checked)}>
         Offer the simulated cooker at the pot too: pin, count and end come by themselves
       </Checkbox>
-      <ol className="exercises" aria-label="Exercises">
+      <ol className={styles['exercises']} aria-label="Exercises">
         {EXERCISE_LIST.map((exercise, i) => (
-          <li key={exercise.id} className="card exercise">
+          <li key={exercise.id} className={clsx('card', styles['exercise'])}>
             <h2>
               {i + 1}. {exercise.name}
-              {passed.has(exercise.id) && <span className="exercise-passed">● passed</span>}
+              {passed.has(exercise.id) && <span className={styles['exercise-passed']}>● passed</span>}
             </h2>
             <p>{exercise.task}</p>
             <p className="dim">Passed when: {exercise.passMark}</p>
@@ -70,7 +71,7 @@ export function RehearseDoor(): ReactNode {
       <div className="columns">
         <section aria-label="Rehearse a plan">
           <h2>Rehearse a plan of yours</h2>
-          <div className="rehearse-own">
+          <div className={styles['rehearse-own']}>
             <Select
               aria-label="Plan to rehearse"
               placeholder="Which plan?"
@@ -119,7 +120,7 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
     }
   };
   return (
-    <ul className="runs">
+    <ul className={styles['runs']}>
       {runs.map((run) => (
         <li key={run.id}>
           <span className="figure dim">{dayjs(run.createdAt).format('D MMM HH:mm')}</span>

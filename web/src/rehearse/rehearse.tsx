@@ -7,7 +7,6 @@ import { Refused, request } from '../api/client';
 import { useSettings } from '../api/queries';
 import { actionsVia, type CookActions } from '../cook/actions';
 import { usePotKeys } from '../cook/cook';
-import '../cook/cook.css';
 import { driftWords, ON_TIME } from '../cook/drift-words';
 import { MeanwhileCard } from '../cook/meanwhile-card';
 import { NowCard } from '../cook/now-card';
@@ -24,7 +23,9 @@ import { FaultsCard, HandsCard } from './hands-card';
 import { LiveSection } from './live-section';
 import { PaceBar } from './pace-bar';
 import { Recorder } from './recorder';
-import './rehearse.css';
+import { clsx } from 'clsx';
+import rehearseStyles from './rehearse.module.css';
+import cookerPanelStyles from './cooker-panel.module.css';
 
 /** A rehearsal: the room at the pot, with a simulated cooker beside it. */
 export function Rehearse(): ReactNode {
@@ -95,8 +96,8 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
   usePotKeys(cook, actions, letterKeys, burn);
   const frame = frames.at(-1);
   return (
-    <div className="room rehearse-room">
-      <div className="rehearse-head">
+    <div className={clsx('room', rehearseStyles['rehearse-room'])}>
+      <div className={rehearseStyles['rehearse-head']}>
         <h1>{exercise?.name ?? record.name}</h1>
         <dl className="rehearse-clocks">
           <div>
@@ -113,13 +114,13 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
         </span>
         {!record.finished && <PaceBar pace={record.pace} speed={speed} />}
         {!record.finished && (
-          <button type="button" className="panel-key" onClick={() => void act({ act: 'end' })}>
+          <button type="button" className={cookerPanelStyles['panel-key']} onClick={() => void act({ act: 'end' })}>
             End it here
           </button>
         )}
       </div>
       {exercise && !record.finished && <p className="dim">{exercise.task}</p>}
-      <p className="rehearse-said" role="alert">
+      <p className={rehearseStyles['rehearse-said']} role="alert">
         {!reached ? (
           <>
             <span aria-hidden>▲ </span>The server is away: time stands still until it is back.
@@ -133,8 +134,8 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
           )
         )}
       </p>
-      <div className="rehearse-grid" data-over={record.finished}>
-        <div className="rehearse-main">
+      <div className={rehearseStyles['rehearse-grid']} data-over={record.finished}>
+        <div className={rehearseStyles['rehearse-main']}>
           {record.finished ? (
             <DebriefCard record={record} />
           ) : (
@@ -148,7 +149,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
             />
           )}
           {frame && !record.finished && (
-            <div className="rehearse-stack">
+            <div className={rehearseStyles['rehearse-stack']}>
               <CookerPanel
                 frame={frame}
                 cooker={record.plan.cooker}
@@ -160,7 +161,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
           )}
           {frame && forecast && !record.finished && <Recorder frames={frames} forecast={forecast} />}
         </div>
-        <div className="rehearse-side">
+        <div className={rehearseStyles['rehearse-side']}>
           {frame && forecast && <LiveSection frame={frame} forecast={forecast} />}
           {/* Over, what was drawn stands beside what is said of it. */}
           {frame && forecast && record.finished && <Recorder frames={frames} forecast={forecast} />}

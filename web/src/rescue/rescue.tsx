@@ -14,6 +14,8 @@ import { usePreferences } from '../state/preferences';
 import { useForecast } from '../workers/use-forecast';
 import { useCookAtHand, type CookAtHand } from './use-cook-at-hand';
 import { WhatHappened } from './what-happened';
+import { clsx } from 'clsx';
+import styles from './rescue.module.css';
 
 /** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
 export function Rescue(): ReactNode {
@@ -50,8 +52,8 @@ function Room({ at }: AtHand): ReactNode {
 /** From a running cook one came, and to it one goes back. */
 function BackToThePot({ cook: { record, state } }: { readonly cook: LiveCook }): ReactNode {
   return (
-    <p className="rescue-cook">
-      <Link to={`/cook/${record.id}`} className="pot-link">
+    <p className={styles['rescue-cook']}>
+      <Link to={`/cook/${record.id}`} className={styles['pot-link']}>
         Back to the pot
       </Link>
       <span className="dim">
@@ -66,7 +68,7 @@ function Topics(): ReactNode {
   return (
     <>
       <p className="dim">What do you see? Steps first, reasons after.</p>
-      <ul className="cards rescue-topics">
+      <ul className={clsx('cards', styles['rescue-topics'])}>
         {RESCUE_TOPICS.map((topic) => (
           <li key={topic} className="vessel">
             <Link to={`/rescue/${topic}${search}`}>
@@ -121,7 +123,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
     at?.figures ?? null,
   );
   const list = (
-    <ol className="rescue-steps">
+    <ol className={styles['rescue-steps']}>
       {steps.map((step) => (
         <li key={step}>{step}</li>
       ))}
@@ -130,7 +132,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
   return (
     <>
       <p className="dim">{sign}.</p>
-      <p className="rescue-caution" role="note">
+      <p className={styles['rescue-caution']} role="note">
         <span aria-hidden>▲ </span>
         {caution}
       </p>
@@ -147,7 +149,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
           <li key={reason}>{reason}</li>
         ))}
       </ul>
-      <div className="rescue-plan">
+      <div className={styles['rescue-plan']}>
         {!cooking && (
           <>
             <label htmlFor="rescue-plan">Figures of</label>

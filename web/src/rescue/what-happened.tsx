@@ -1,4 +1,3 @@
-import '../cook/cook.css';
 import { moveOf, type RescueTopic } from '@hervir/core';
 import { useState, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
@@ -7,6 +6,7 @@ import { driftWords } from '../cook/drift-words';
 import type { LiveCook } from '../cook/use-cook';
 import { clockAt } from '../shared/words';
 import type { CookAtHand } from './use-cook-at-hand';
+import styles from './rescue.module.css';
 
 /** What a cook says has happened, on the button that stops or changes the minutes. */
 const SAYS: Readonly<Partial<Record<RescueTopic, string>>> = {
@@ -38,7 +38,7 @@ function WhatIsLeft({ at: { cook, figures } }: { readonly at: CookAtHand }): Rea
   const { state, record } = cook;
   const toGo = Math.round(figures.toGo);
   return (
-    <p className="rescue-left" role="status">
+    <p className={styles['rescue-left']} role="status">
       {toGo > 0 && `${toGo} min under pressure are still to do. `}
       Dinner {clockAt(state.dinner.at, record.guide.eatAt)}, {driftWords(state.dinner)}.
     </p>
@@ -94,7 +94,7 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
           {says}
         </button>
       )}
-      {mending && <p className="rescue-stands">The minutes stand still. Take your time with these:</p>}
+      {mending && <p className={styles['rescue-stands']}>The minutes stand still. Take your time with these:</p>}
       {children}
       {(mending || told) && <WhatIsLeft at={at} />}
       {end && (

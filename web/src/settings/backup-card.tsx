@@ -6,6 +6,7 @@ import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { longDay } from '../shared/words';
 import { FileFaults } from './file-faults';
+import styles from './settings.module.css';
 
 /** What a table holds, as a cook would call it. */
 const NAMES: Readonly<Record<string, string>> = {
@@ -82,7 +83,7 @@ export function BackupCard(): ReactNode {
         {folder.data && <code>{folder.data.folder}</code>}. A backup is one file with all of it: plans, cookers, cooks,
         log, photos, what was learnt. It is read back before you get it.
       </p>
-      <div className="backup-row">
+      <div className={styles['backup-row']}>
         <Button href="/api/backup" download>
           Take a backup
         </Button>
@@ -97,7 +98,7 @@ export function BackupCard(): ReactNode {
       {kept.data && kept.data.length > 0 && (
         <>
           <h2 style={{ marginTop: 14 }}>Made by itself, each day for a fortnight</h2>
-          <ul className="kept-backups">
+          <ul className={styles['kept-backups']}>
             {kept.data.map(({ name, made, bytes }) => (
               <li key={name}>
                 <a href={`/api/backup/kept/${name}`} download>

@@ -7,6 +7,8 @@ import { queryClient } from '../api/queries';
 import { cutName } from '../log/words';
 import { useUnits } from '../shared/use-units';
 import { FileFaults } from './file-faults';
+import { clsx } from 'clsx';
+import styles from './settings.module.css';
 
 /** How often it is asked how far a file is, ms. */
 const LOOK_EVERY = 300;
@@ -74,7 +76,7 @@ export function LogFileCard(): ReactNode {
       <p style={{ margin: '4px 0 10px' }}>
         A date and a cut are enough for a line; dates and numbers as your spreadsheet writes them.
       </p>
-      <div className="backup-row">
+      <div className={styles['backup-row']}>
         <Button href="/api/log/file.csv" download>
           Save as CSV
         </Button>
@@ -111,7 +113,7 @@ export function LogFileCard(): ReactNode {
               />
             )}
             {file.first.length > 0 && (
-              <table className="plain-table first-rows">
+              <table className={clsx('plain-table', styles['first-rows'])}>
                 <thead>
                   <tr>
                     <th scope="col">Day</th>
@@ -123,10 +125,10 @@ export function LogFileCard(): ReactNode {
                 <tbody>
                   {file.first.map((entry) => (
                     <tr key={entry.id}>
-                      <td className="unbroken">{dayjs(entry.servedAt.slice(0, 10)).format('D MMM YYYY')}</td>
+                      <td className={styles['unbroken']}>{dayjs(entry.servedAt.slice(0, 10)).format('D MMM YYYY')}</td>
                       <td>{entry.name}</td>
                       <td>{cutName(entry.cut)}</td>
-                      <td className="figure unbroken">{print('mass', entry.boughtG)}</td>
+                      <td className={clsx('figure', styles['unbroken'])}>{print('mass', entry.boughtG)}</td>
                     </tr>
                   ))}
                 </tbody>

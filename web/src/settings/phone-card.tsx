@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { Refused, request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { longDay } from '../shared/words';
+import styles from './settings.module.css';
 
 const LAN = ['lan'] as const;
 
@@ -27,7 +28,7 @@ export function PhoneCard(): ReactNode {
           phones of this house in, each with a code.
         </p>
       ) : (
-        <div className="phone-card">
+        <div className={styles['phone-card']}>
           <img
             src={`data:image/svg+xml,${encodeURIComponent(qr)}`}
             width={148}
@@ -40,7 +41,7 @@ export function PhoneCard(): ReactNode {
               <strong className="figure">{addresses.join(' or ')}</strong>. It warns once that it does not know the
               certificate: that was made here. Then give the code:
             </p>
-            <p className="pairing-code">{`${code.slice(0, 4)} ${code.slice(4)}`}</p>
+            <p className={styles['pairing-code']}>{`${code.slice(0, 4)} ${code.slice(4)}`}</p>
             <details className="fold">
               <summary>So that the phone keeps Hervir when this machine is away</summary>
               <p>
@@ -55,7 +56,7 @@ export function PhoneCard(): ReactNode {
         </div>
       )}
       {devices.length > 0 && (
-        <ul className="phone-list">
+        <ul className={styles['phone-list']}>
           {devices.map(({ id, name, pairedAt }) => (
             <li key={id}>
               {name}, since {longDay(pairedAt)}{' '}

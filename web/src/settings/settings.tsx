@@ -13,6 +13,8 @@ import { BackupCard } from './backup-card';
 import { LogFileCard } from './log-file-card';
 import { DeviceCard } from './device-card';
 import { PhoneCard } from './phone-card';
+import { clsx } from 'clsx';
+import styles from './settings.module.css';
 
 const PREP_SPEEDS: readonly (readonly [number, string])[] = [
   [0.6, 'Quick: six minutes in ten'],
@@ -57,7 +59,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
   return (
     <div className="room" style={{ maxWidth: 680 }}>
       <h1>Settings</h1>
-      <div className="vessel panel fields settings-fields" style={{ marginTop: 16, gap: 12 }}>
+      <div className={clsx('vessel', 'panel', 'fields', styles['settings-fields'])} style={{ marginTop: 16, gap: 12 }}>
         <Choice
           label="Units"
           value={settings.units}

@@ -11,9 +11,10 @@ import {
 } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import './ahead-list.css';
 import { Verdict } from './verdict';
 import { clockTime, dayWord, wallClockOf } from './words';
+import { clsx } from 'clsx';
+import styles from './ahead-list.module.css';
 
 interface Props {
   readonly plan: Plan;
@@ -31,7 +32,7 @@ interface Props {
 function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): ReactNode {
   if (task.doneAt !== null) {
     return (
-      <span className="ahead-when done">
+      <span className={clsx(styles['ahead-when'], 'done')}>
         ● done {dayWord(task.doneAt, now)}, {clockTime(task.doneAt)}
       </span>
     );
@@ -40,7 +41,7 @@ function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): 
   const differs = task.latest - task.best > 1;
   if (Date.parse(task.at) < now.getTime()) {
     return (
-      <span className="ahead-when">
+      <span className={styles['ahead-when']}>
         Now{' '}
         <small className="dim">
           was for {clockTime(task.at)} {dayWord(task.at, now)}
@@ -49,7 +50,7 @@ function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): 
     );
   }
   return (
-    <span className="ahead-when">
+    <span className={styles['ahead-when']}>
       {upperFirst(dayWord(task.at, now))}, {clockTime(task.at)}
       {differs && (
         <small className="dim">
@@ -79,12 +80,12 @@ export function AheadRow({
   return (
     <li>
       <When task={task} now={now} />
-      <span className="ahead-what">
+      <span className={styles['ahead-what']}>
         {aheadText(task)}
         {caution !== null && <small className="caution-source">{caution}</small>}
         {late}
       </span>
-      <span className="ahead-press">{children}</span>
+      <span className={styles['ahead-press']}>{children}</span>
     </li>
   );
 }

@@ -10,7 +10,7 @@ import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import { dayWord } from '../shared/words';
 import { useShopping } from '../state/shopping-store';
-import './shopping.css';
+import styles from './shopping.module.css';
 
 const AISLE_NAMES: Readonly<Record<Aisle, string>> = {
   meat: 'Meat',
@@ -95,7 +95,7 @@ export function ShoppingRoom(): ReactNode {
   return (
     <div className="room">
       <h1>What to buy</h1>
-      <fieldset className="shopping-plans">
+      <fieldset className={styles['shopping-plans']}>
         <legend>For</legend>
         {braises.isPending ? (
           <p className="dim">Looking for plans…</p>
@@ -117,13 +117,13 @@ export function ShoppingRoom(): ReactNode {
       </fieldset>
       {lines.length > 0 && (
         <>
-          <div className="shopping-actions">
+          <div className={styles['shopping-actions']}>
             <Button type="primary" onClick={() => void copy()}>
               Copy as text
             </Button>
             <Button onClick={() => window.print()}>Print</Button>
           </div>
-          <div className="shopping">
+          <div className={styles['shopping']}>
             {AISLES.filter((aisle) => lines.some((line) => line.aisle === aisle)).map((aisle) => (
               <section key={aisle} aria-label={AISLE_NAMES[aisle]}>
                 <h2>{AISLE_NAMES[aisle]}</h2>
@@ -131,7 +131,7 @@ export function ShoppingRoom(): ReactNode {
                   {lines
                     .filter((line) => line.aisle === aisle)
                     .map((line) => (
-                      <li key={line.id} className={out.has(line.id) ? 'ticked' : ''}>
+                      <li key={line.id} className={out.has(line.id) ? styles['ticked'] : ''}>
                         <Checkbox checked={out.has(line.id)} onChange={(event) => tick(line.id, event.target.checked)}>
                           <strong>{upperFirst(line.name)}</strong> <span className="figure">{amount(line)}</span>
                           {several && (

@@ -20,6 +20,8 @@ import { useUnits } from '../shared/use-units';
 import { FORM_NAMES, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import { CutPicture } from './cut-picture';
+import { clsx } from 'clsx';
+import styles from './times.module.css';
 
 type Show = Species | 'all';
 
@@ -102,7 +104,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
           Print
         </Button>
       </div>
-      <div className="times-controls">
+      <div className={styles['times-controls']}>
         {cookers.length > 1 && (
           <Select
             aria-label="Cooker"
@@ -132,7 +134,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
         </span>
       </div>
       <div className="times-frame vessel" tabIndex={0} role="region" aria-label="The chart">
-        <table className="times-table">
+        <table className={styles['times-table']}>
           <thead>
             <tr>
               <th scope="col">Cut</th>
@@ -157,9 +159,9 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
           </tbody>
         </table>
       </div>
-      <p className="dim times-note">
+      <p className={clsx('dim', styles['times-note'])}>
         Each cell: slices · fork · pulls. A dash: no length of run is sure enough. Heating up and letting down come on
-        top. <span className="on-screen">Press a cut for its minutes over weight.</span>
+        top. <span className={styles['on-screen']}>Press a cut for its minutes over weight.</span>
       </p>
       {pictured && (
         <CutPicture
@@ -195,9 +197,9 @@ function Row({
 }): ReactNode {
   const { print } = useUnits();
   return (
-    <tr className={first ? 'first-of-animal' : undefined}>
+    <tr className={first ? styles['first-of-animal'] : undefined}>
       <th scope="row">
-        <button type="button" className="times-cut" onClick={onPicture}>
+        <button type="button" className={styles['times-cut']} onClick={onPicture}>
           <span className="animal">{cut.species}</span> {cut.name.toLowerCase()}
           <span className="visually-hidden">, minutes over weight</span>
         </button>
@@ -210,7 +212,7 @@ function Row({
               <span className="dim">…</span>
             ) : (
               here.map((cell) => (
-                <div key={`${cell.form}-${cell.grams}`} className="times-cell">
+                <div key={`${cell.form}-${cell.grams}`} className={styles['times-cell']}>
                   <span className="figure">
                     {cell.minutes.slices ?? '–'} · <b>{cell.minutes.fork ?? '–'}</b> · {cell.minutes.pulls ?? '–'}
                   </span>

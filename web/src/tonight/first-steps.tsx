@@ -8,7 +8,8 @@ import { useStartRehearsal } from '../rehearse/use-start';
 import { useUnits } from '../shared/use-units';
 import { usualUnits } from '../shared/usual-units';
 import { usePreferences } from '../state/preferences';
-import './first-steps.css';
+import { clsx } from 'clsx';
+import styles from './first-steps.module.css';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
@@ -27,15 +28,15 @@ export function FirstSteps(): ReactNode {
   }, [over, endFirstSteps]);
   if (!known || over) return null;
   return (
-    <section className="vessel panel first-steps" aria-label="First steps">
-      <div className="first-head">
+    <section className={clsx('vessel', 'panel', styles['first-steps'])} aria-label="First steps">
+      <div className={styles['first-head']}>
         <h2>New here? Three things, and the minutes above are your own</h2>
         <Button type="text" onClick={endFirstSteps}>
           Not now
         </Button>
       </div>
       {usualUnits(navigator.languages) === 'us' && settings.units === 'metric' && (
-        <p className="first-units">
+        <p className={styles['first-units']}>
           Grams and centimetres, or as your browser has it?{' '}
           <Button onClick={() => save.mutate({ ...settings, units: 'us' })}>Pounds and inches</Button>
         </p>
@@ -71,7 +72,7 @@ function Step({
       {done === null ? (
         children
       ) : (
-        <p className="first-done">
+        <p className={styles['first-done']}>
           <span aria-hidden>● </span>
           {done}
         </p>
@@ -103,8 +104,8 @@ function PotStep(): ReactNode {
   return (
     <>
       {KINDS.map(([kind, word]) => (
-        <div key={kind} className="first-choices" role="group" aria-label={word}>
-          <span className="first-kind">{word}</span>
+        <div key={kind} className={styles['first-choices']} role="group" aria-label={word}>
+          <span className={styles['first-kind']}>{word}</span>
           {COOKER_SETS.filter(({ cooker }) => cooker.kind === kind).map((set) => (
             <Button key={set.id} disabled={busy} aria-label={set.label} onClick={() => void take(set)}>
               {print('volume', set.cooker.litres * 1000)}
@@ -129,7 +130,7 @@ function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
   };
   return (
     <>
-      <div className="first-choices">
+      <div className={styles['first-choices']}>
         <InputNumber
           aria-label="Altitude of the kitchen"
           suffix="m"
@@ -155,7 +156,7 @@ function RehearseStep(): ReactNode {
   if (first === undefined) return null;
   return (
     <>
-      <div className="first-choices">
+      <div className={styles['first-choices']}>
         <Button disabled={busy} onClick={() => void start({ exercise: first.id })}>
           Rehearse: {first.name}
         </Button>

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
+import styles from './tonight.module.css';
 
 interface Props {
   readonly cut: string;
@@ -21,7 +22,7 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
   const boneIn = usuallyBoneIn(cut, form);
   const wanted = servings === undefined ? null : Math.min(LIMITS.meatGrams.max, meatFor({ cut, boneIn }, servings));
   return (
-    <div className="for-people" role="group" aria-label="How much for how many">
+    <div className={styles['for-people']} role="group" aria-label="How much for how many">
       <span>{feeds === null ? 'How many eat?' : `It feeds about ${feeds}. How many eat?`}</span>
       <NumberInput
         aria-label="How many eat"

@@ -7,6 +7,7 @@ import { request } from '../api/client';
 import { keys, useLearnt } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
 import { GRADE_WORDS } from '../shared/words';
+import styles from './lately.module.css';
 
 /** Less than this is not worth a word on the first page. */
 const WORTH = 0.05;
@@ -26,7 +27,7 @@ export function Lately(): ReactNode {
     <div className="columns">
       <section aria-label="Lately">
         <h2>Lately</h2>
-        <ul className="lately">
+        <ul className={styles['lately']}>
           {last.items.map(({ id, name, servedAt, grade, result, source }) => (
             <li key={id}>
               <span className="figure dim">{dayjs(servedAt).format('D MMM')}</span>
@@ -42,7 +43,7 @@ export function Lately(): ReactNode {
       {learnt.length > 0 && (
         <section aria-label="What was learnt">
           <h2>What was learnt</h2>
-          <ul className="lately">
+          <ul className={styles['lately']}>
             {learnt.map((one) => (
               <li key={one.key}>
                 {learntWords(one)} <span className="dim">({one.cooks === 1 ? 'one cook' : `${one.cooks} cooks`})</span>

@@ -13,6 +13,7 @@ import { lateStart } from '../shared/late-start';
 import { MoreButton } from './more-button';
 import { SayWhen } from './say-when';
 import { useNext, usePlansAhead, type Begins } from './use-next';
+import styles from './tonight.module.css';
 
 const NO_PLANS: readonly BraiseSummary[] = [];
 
@@ -69,7 +70,7 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
           )}
         </section>
         <section aria-label="Plans">
-          <h2 className="with-link">
+          <h2 className={styles['with-link']}>
             Plans <Link to="/shopping">What to buy</Link>
           </h2>
           {plans.length === 0 ? (

@@ -2,6 +2,7 @@ import type { BraiseSummary } from '@hervir/contract';
 import { Button } from 'antd';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { usePlanActions } from '../api/queries';
+import styles from './tonight.module.css';
 
 /** Not in the first load: it is asked for. */
 const DinnerTime = lazy(() => import('../shared/dinner-time').then((module) => ({ default: module.DinnerTime })));
@@ -25,7 +26,7 @@ export function SayWhen({ plan, now }: { readonly plan: BraiseSummary; readonly 
     }
   };
   return (
-    <div className="say-when">
+    <div className={styles['say-when']}>
       <Button aria-expanded={asked} aria-label={`Say when we eat ${plan.name}`} onClick={() => setAsked(!asked)}>
         {plan.serveAt === null ? 'Say when we eat' : 'Another day'}
       </Button>

@@ -24,6 +24,8 @@ import { usePreferences } from '../state/preferences';
 import { Plans } from './plans';
 import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
+import { clsx } from 'clsx';
+import styles from './tonight.module.css';
 
 /** Not in the first load: it stands below the plans. */
 const Lately = lazy(() => import('./lately').then((module) => ({ default: module.Lately })));
@@ -78,9 +80,9 @@ export function Tonight(): ReactNode {
   return (
     <div className="room">
       <h1 className="visually-hidden">Tonight</h1>
-      <div className="sentence-gaps" role="group" aria-label="What is for dinner">
+      <div className={styles['sentence-gaps']} role="group" aria-label="What is for dinner">
         I have{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <QuantityInput
             label="How much meat"
             kind="mass"
@@ -93,7 +95,7 @@ export function Tonight(): ReactNode {
           />
         </span>{' '}
         of{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <Select
             aria-label="Which cut"
             value={asked.cut}
@@ -112,7 +114,7 @@ export function Tonight(): ReactNode {
           />
         </span>
         ,{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <Select
             aria-label="Cut how"
             value={asked.form}
@@ -122,7 +124,7 @@ export function Tonight(): ReactNode {
           />
         </span>
         , for{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <Select
             aria-label="Which cooker"
             value={cooker?.id ?? 'usual'}
@@ -136,7 +138,7 @@ export function Tonight(): ReactNode {
           />
         </span>
         , and we eat at{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <TimeInput
             label="When we eat"
             value={asked.time}
@@ -146,7 +148,7 @@ export function Tonight(): ReactNode {
             onChange={(time) => change({ time })}
           />
         </span>{' '}
-        <span className="gap">
+        <span className={styles['gap']}>
           <Select
             aria-label="Which day"
             value={asked.day}
@@ -158,7 +160,7 @@ export function Tonight(): ReactNode {
         .
       </div>
 
-      <section className="vessel answer" aria-label="The answer" aria-live="polite">
+      <section className={clsx('vessel', styles['answer'])} aria-label="The answer" aria-live="polite">
         <div>
           <Answer
             forecast={forecast}
@@ -179,7 +181,7 @@ export function Tonight(): ReactNode {
           </Suspense>
         </div>
         <div>{forecast && <Sketch forecast={forecast} />}</div>
-        <div className="answer-actions">
+        <div className={styles['answer-actions']}>
           <Button
             type="primary"
             size="large"
@@ -249,7 +251,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   if (fault !== null && fault !== undefined) {
     return (
       <div role="alert" id="tonight-fault">
-        <div className="answer-begin" style={{ fontSize: 28 }}>
+        <div className={styles['answer-begin']} style={{ fontSize: 28 }}>
           This cannot be cooked as it stands
         </div>
         <p>
@@ -270,7 +272,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   if (late !== null) {
     return (
       <>
-        <div className="answer-begin">Begin now</div>
+        <div className={styles['answer-begin']}>Begin now</div>
         <p>
           Too late for {clockTime(forecast.clock.eatAt ?? '')}: begun now, dinner is at{' '}
           <strong>{clockTime(late.dinnerAt)}</strong>. {below}
@@ -280,7 +282,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   }
   return (
     <>
-      <div className="answer-begin">
+      <div className={styles['answer-begin']}>
         Begin {clockTime(startAt)}
         {dayWord(startAt, now) === 'today' ? (
           ''

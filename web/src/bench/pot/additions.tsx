@@ -6,6 +6,7 @@ import { QuantityInput } from '../../shared/quantity-input';
 import type { StationProps } from '../station';
 import { WhenStage } from '../when-stage';
 import { ADDED } from './liquid-options';
+import styles from '../lists.module.css';
 
 const APART = { toast: 'toast', soak: 'soak', saute: 'sauté', blend: 'blend', strain: 'strain' } as const;
 const WHEN: Readonly<Record<Addition['when'], string>> = {
@@ -86,7 +87,7 @@ function AdditionRest({ plan, item, change }: RestProps & { readonly plan: Plan 
 /** A sauce or paste that is toasted, soaked, blended and strained by itself first. */
 function MadeApart({ item: { ingredient, apart }, change }: RestProps): ReactNode {
   return (
-    <div className="apart">
+    <div className={styles['apart']}>
       <Checkbox
         checked={apart !== undefined}
         onChange={({ target }) =>

@@ -5,6 +5,8 @@ import { Field } from '../../shared/field';
 import { QuantityInput } from '../../shared/quantity-input';
 import type { StationProps } from '../station';
 import { DEGLAZING } from './liquid-options';
+import benchStyles from '../bench.module.css';
+import verdictsStyles from '../verdicts.module.css';
 
 /** What the base is scraped clean with, how much of it, and what does it without alcohol. */
 export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
@@ -20,7 +22,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
     <>
       <Field label="Deglaze" fault={faultAt('deglaze.ml')}>
         {(id) => (
-          <div className="pair">
+          <div className={benchStyles['pair']}>
             <Select
               id={id}
               value={deglaze?.liquid ?? 'no'}
@@ -43,7 +45,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
         )}
       </Field>
       {deglaze && (
-        <div className="field-rest">
+        <div className={verdictsStyles['field-rest']}>
           <Checkbox checked={deglaze.scraped} onChange={(event) => set({ scraped: event.target.checked })}>
             scraped clean
           </Checkbox>
@@ -51,7 +53,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
           {alcohol && instead && (
             <details className="fold">
               <summary>Without alcohol</summary>
-              <Button className="wrapping" onClick={() => set({ liquid: instead.id })}>
+              <Button className={verdictsStyles['wrapping']} onClick={() => set({ liquid: instead.id })}>
                 {instead.name} instead
               </Button>
               <span className="field-note">{instead.changes}.</span>

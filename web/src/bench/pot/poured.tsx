@@ -7,6 +7,7 @@ import { useUnits } from '../../shared/use-units';
 import type { StationProps } from '../station';
 import { WhenStage } from '../when-stage';
 import { POURED } from './liquid-options';
+import styles from '../lists.module.css';
 
 const SCHOOLS = {
   minimum: 'Minimum',
@@ -108,7 +109,7 @@ function Schools({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): React
   const pour = (ml: number): void =>
     edit((before) => ({ ...before, liquids: before.liquids.map((item, i) => (i === 0 ? { ...item, ml } : item)) }));
   return (
-    <div className="schools" role="group" aria-label="How much liquid, by school">
+    <div className={styles['schools']} role="group" aria-label="How much liquid, by school">
       {schools.map(({ school, pourMl }) => (
         <button
           key={school}

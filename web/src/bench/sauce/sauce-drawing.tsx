@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { useUnits } from '../../shared/use-units';
 import { longDay } from '../../shared/words';
 import styles from './sauce-drawing.module.css';
+import stagesStyles from '../stages.module.css';
 
 /** One volume between the open pot and the spoon. */
 export interface SauceBar {
@@ -102,7 +103,7 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
       </p>
       <details className="fold">
         <summary>What is left over</summary>
-        <ul className="leftovers">
+        <ul className={stagesStyles['leftovers']}>
           {forecast.leftovers.steps.map((step) => (
             <li key={step}>{step}</li>
           ))}

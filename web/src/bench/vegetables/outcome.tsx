@@ -5,6 +5,8 @@ import { useUnits } from '../../shared/use-units';
 import { Verdict } from '../../shared/verdict';
 import { windowWords } from './lane-geometry';
 import type { LaneItem } from './lane-items';
+import stagesStyles from '../stages.module.css';
+import verdictsStyles from '../verdicts.module.css';
 
 interface Props {
   readonly plan: Plan;
@@ -19,7 +21,7 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
   const size = item.sizeCm > 0 ? `, cut to ${print('length', item.sizeCm)}` : '';
   const { suggestedSizeCm } = item;
   return (
-    <div className="outcome">
+    <div className={stagesStyles['outcome']}>
       <Verdict tone={item.met ? 'fits' : 'wrong'}>
         {placeName(plan, item.place)}: {textureWord(item.texture)}
         {item.met && item.chance !== null ? ` (${inTen(item.chance)})` : ''}
@@ -36,7 +38,7 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
         .
       </span>
       {!item.met && onSize && suggestedSizeCm !== null && (
-        <Button className="wrapping" onClick={() => onSize(suggestedSizeCm)}>
+        <Button className={verdictsStyles['wrapping']} onClick={() => onSize(suggestedSizeCm)}>
           Cut it to {print('length', suggestedSizeCm)}
         </Button>
       )}

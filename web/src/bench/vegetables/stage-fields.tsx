@@ -16,6 +16,7 @@ import { QuantityInput } from '../../shared/quantity-input';
 import { useUnits } from '../../shared/use-units';
 import type { Edit } from '../station';
 import { withoutStage } from './plan-changes';
+import styles from '../stages.module.css';
 
 const RELEASES: readonly { value: Release['method']; label: string }[] = [
   { value: 'quick', label: 'valve at once' },
@@ -48,7 +49,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
   const pressure = stage.kind === 'pressure';
   const method = stage.release?.method ?? 'quick';
   return (
-    <fieldset className="stage-fields" aria-label={name}>
+    <fieldset className={styles['stage-fields']} aria-label={name}>
       <legend>{name}</legend>
       <Field label="Minutes">
         {(field) => (
@@ -111,7 +112,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
         }
       >
         {(field) => (
-          <div className="stacked">
+          <div className={styles['stacked']}>
             <QuantityInput
               id={field}
               label="Broth out"
@@ -133,7 +134,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
         )}
       </Field>
       {own && (
-        <div className="stage-own">
+        <div className={styles['stage-own']}>
           <Input
             aria-label="Name of the stage"
             value={stage.name ?? ''}

@@ -2,6 +2,7 @@ import { LIMITS } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { fitting, LANES, type Block, type LineGeometry, type Tone } from './geometry';
 import { useMinutes } from './use-minutes';
+import styles from './line.module.css';
 
 const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
   herb: { fill: 'var(--herb)', opacity: 0.14, stroke: 'var(--herb)', text: 'var(--herb)' },
@@ -78,7 +79,7 @@ export function MovableBlock({ g, block, moves, at, onMove }: MovableProps): Rea
   const begins = at(moves.startMinute - (earlier - moves.earlier));
   return (
     <g
-      className="line-move"
+      className={styles['line-move']}
       role="slider"
       tabIndex={0}
       aria-label={`${block.title}: earlier by`}

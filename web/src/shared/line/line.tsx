@@ -7,6 +7,7 @@ import { LineBlock, MovableBlock } from './block';
 import { clockTicks, LANE_NAMES, LANES, lineGeometry } from './geometry';
 import { StageHandle } from './stage-handle';
 import { MINUTE_KEYS } from './use-minutes';
+import styles from './line.module.css';
 
 interface Props {
   readonly forecast: Forecast;
@@ -114,7 +115,7 @@ export function Line({
   };
 
   return (
-    <figure className="line-figure" ref={box} aria-label="The line">
+    <figure className={styles['line-figure']} ref={box} aria-label="The line">
       <figcaption className="visually-hidden">{lineInWords(forecast, print)}</figcaption>
       {g && (
         <svg viewBox={`0 0 ${g.width} ${g.height}`} height={height} role="group" aria-label="The evening on one clock">
@@ -182,7 +183,7 @@ export function Line({
               <g key={i}>
                 {spreads[i] && (
                   <line
-                    className="line-spread"
+                    className={styles['line-spread']}
                     x1={pin.x + g.x(spreads[i].p10) - g.x(0)}
                     x2={pin.x + g.x(spreads[i].p90) - g.x(0)}
                     y1={g.top - 6}
