@@ -34,12 +34,15 @@ function useColours(): Colours {
   return wanted === 'device' ? (dark ? 'night' : 'day') : wanted;
 }
 
+/** Letters of the browser that is set to show them larger: over its usual 16 px. */
+const textScale = (): number => (Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16) / 16;
+
 /** Providers and routes. Tonight is in the first load; every other room is fetched when it is opened. */
 export function App(): ReactNode {
   const colours = useColours();
   const still = useMedia('(prefers-reduced-motion: reduce)');
-  const thumbs = useMedia('(max-width: 760px), (pointer: coarse)');
-  const theme = useMemo(() => themeOf(colours, still, thumbs), [colours, still, thumbs]);
+  const thumbs = useMedia('(max-width: 47.5em), (pointer: coarse)');
+  const theme = useMemo(() => themeOf(colours, still, thumbs, textScale()), [colours, still, thumbs]);
   useEffect(() => {
     document.documentElement.dataset['theme'] = colours;
   }, [colours]);

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import type { LogItem } from '@hervir/contract';
 import { summary, unknown, withEvidence } from '@hervir/core';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
 import { aKitchen, openRoom, picks, sent, standAt, writes } from '../testing/kitchen';
 
@@ -147,6 +147,16 @@ describe('Settings', () => {
 });
 
 describe('Cookers', () => {
+  test('a dialog gives the keyboard back to what opened it', async () => {
+    const { user } = openRoom('/cookers');
+    const [change] = await screen.findAllByRole('button', { name: /^Change / });
+    await user.click(change as HTMLElement);
+    await screen.findByRole('dialog');
+    await user.keyboard('{Escape}');
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(document.activeElement).toBe(change);
+  });
+
   test('a cooker is added from a starting set, with its own name and figures; an impossible one is refused at its field', async () => {
     const { kitchen, user } = openRoom('/cookers');
     await user.click(await screen.findByRole('button', { name: /Add a cooker/ }));
@@ -283,6 +293,21 @@ describe('Log', () => {
 });
 
 describe('Times', () => {
+  test('a cut is pressed for its minutes over weight, and a weight is moved along them', async () => {
+    const { user } = openRoom('/times');
+    await user.click(await screen.findByRole('button', { name: /beef chuck ?, minutes over weight/ }));
+    const weight = await screen.findByRole('slider', { name: 'Weight' });
+    const minutes = (): number => Number(/fork (\d+) min/.exec(weight.getAttribute('aria-valuetext') ?? '')?.[1]);
+    const before = minutes();
+    expect(before).toBeGreaterThan(30);
+    act(() => weight.focus());
+    await user.keyboard('{PageUp}{PageUp}');
+    expect(Number(weight.getAttribute('aria-valuenow'))).toBe(1850);
+    expect(minutes()).toBeGreaterThan(before);
+    await user.keyboard('{PageDown}{PageDown}');
+    expect(minutes()).toBe(before);
+  });
+
   test('the wall chart is reckoned for this kitchen, row by row, and can be printed', async () => {
     openRoom('/times');
     const chart = await screen.findByRole('region', { name: 'The chart' });

@@ -40,10 +40,11 @@ export const TOKENS = {
  *
  * @param still - no motion at all: a style sheet's zero durations still leave a component waiting for an end of motion.
  * @param thumbs - whether it is pressed by thumbs: everything is as high as one is broad.
+ * @param textScale - of the letters that the browser is set to, over its usual 16 px: what holds them grows along.
  */
-export function themeOf(colours: Colours, still = false, thumbs = false): ThemeConfig {
+export function themeOf(colours: Colours, still = false, thumbs = false, textScale = 1): ThemeConfig {
   const t = TOKENS[colours];
-  const controlHeight = thumbs ? THUMB : 36;
+  const controlHeight = Math.max(thumbs ? THUMB : 0, Math.round(36 * textScale));
   return {
     algorithm: colours === 'night' ? antdTheme.darkAlgorithm : antdTheme.defaultAlgorithm,
     token: {
@@ -71,9 +72,9 @@ export function themeOf(colours: Colours, still = false, thumbs = false): ThemeC
       borderRadiusLG: 10,
       controlHeight,
       ...(thumbs ? { controlHeightSM: THUMB } : {}),
-      controlHeightLG: 52,
+      controlHeightLG: Math.round(52 * textScale),
       fontFamily: "'Atkinson Hyperlegible Next Variable', Verdana, sans-serif",
-      fontSize: 15,
+      fontSize: Math.round(15 * textScale),
       motion: !still,
       motionDurationMid: '0.1s',
       boxShadow: 'none',

@@ -192,7 +192,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
             max={LIMITS.marinadeHours.max}
             value={meat.rub.hours ?? 0}
             suffix="h left on"
-            style={{ width: 130 }}
+            style={{ width: '8.125rem' }}
             onChange={(hours) =>
               hours !== null && meat.rub && change({ rub: { ...meat.rub, hours: hours === 0 ? undefined : hours } })
             }

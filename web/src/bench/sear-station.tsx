@@ -101,6 +101,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
         })}
         most={20}
         addLabel="Add an aromatic"
+        shortNames
         onChange={(aromatics) => edit((before) => ({ ...before, aromatics }))}
         rest={{
           words: ({ how, then }) =>

@@ -68,7 +68,7 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
           aria-label="Add a side dish"
           value={null}
           placeholder="Add a side dish"
-          style={{ width: 200 }}
+          style={{ width: 'min(100%, 12.5rem)' }}
           options={[...SIDES.map(({ name }) => ({ value: name, label: name })), { value: OWN, label: 'One of my own' }]}
           onChange={(name: string | null) => name !== null && add(name)}
         />
@@ -109,13 +109,13 @@ function Steps({
             max={LIMITS.taskMinutes.max}
             value={task.minutes}
             suffix="min"
-            style={{ width: 104 }}
+            style={{ width: '6.5rem' }}
             onChange={(minutes) => minutes !== null && set(i, { minutes })}
           />
           <Select
             aria-label={`Where, step ${i + 1}`}
             value={task.resource}
-            style={{ width: 120 }}
+            style={{ width: '7.5rem' }}
             options={[...WHERE]}
             onChange={(resource) => set(i, { resource })}
           />

@@ -4,8 +4,8 @@ import { useLayoutEffect, useRef, useState } from 'react';
 const SIZES: readonly number[] = [1, 0.93, 0.87, 0.82, 0.77, 0.72];
 /** Beside its buttons a sentence is as high as they are, px. */
 const BESIDE_BUTTONS = 82;
-/** Narrower, its buttons stand under it and it may be as high as it likes, px. */
-const BESIDE_FROM = 1021;
+/** Narrower, its buttons stand under it and it may be as high as it likes. */
+const BESIDE = '(min-width: 63.8em)';
 
 /**
  * Keeps a sentence to its height by the size of its letters, so that what stands under it does not move: beside its
@@ -30,7 +30,7 @@ export function useFitted(text: unknown, held: boolean): React.RefObject<HTMLPar
     if (!sentence) return;
     if (held) heldAt.current ??= sentence.offsetHeight;
     else heldAt.current = null;
-    const beside = windowWidth >= BESIDE_FROM ? BESIDE_BUTTONS : Number.POSITIVE_INFINITY;
+    const beside = window.matchMedia(BESIDE).matches ? BESIDE_BUTTONS : Number.POSITIVE_INFINITY;
     const most = Math.min(beside, heldAt.current ?? Number.POSITIVE_INFINITY);
     // While it is held it is not made larger again: letters that breathe under a drag are worse than small ones.
     if (!held) size.current = 0;

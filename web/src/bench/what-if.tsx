@@ -88,7 +88,7 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
         <Select
           aria-label="Method of the recipe"
           value={method}
-          style={{ width: 140 }}
+          style={{ width: '8.75rem' }}
           options={METHODS.map((value) => ({ value, label: METHOD_NAMES[value] }))}
           onChange={setMethod}
         />
@@ -107,7 +107,7 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
           max={1440}
           value={minutes}
           suffix="min"
-          style={{ width: 120 }}
+          style={{ width: '7.5rem' }}
           onChange={setMinutes}
         />
         {found !== null && (
@@ -149,7 +149,7 @@ function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): React
           max={360}
           value={minutes}
           suffix="min"
-          style={{ width: 110 }}
+          style={{ width: '6.875rem' }}
           onChange={setDone}
         />
         it is
@@ -157,7 +157,7 @@ function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): React
           aria-label="What the fork finds"
           placeholder="say how"
           value={found}
-          style={{ width: 150 }}
+          style={{ width: '9.375rem' }}
           options={BEFORE_TARGET.map((value) => ({ value, label: GRADE_WORDS[value] }))}
           onChange={setFound}
         />

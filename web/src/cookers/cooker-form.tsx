@@ -3,6 +3,7 @@ import { Button, Input, InputNumber, Modal, Switch } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Refused } from '../api/client';
 import { Choice, Field } from '../shared/field';
+import { useFocusBack } from '../shared/use-focus-back';
 
 interface Props {
   readonly cooker: Cooker;
@@ -54,6 +55,7 @@ const NUMBERS: readonly NumberRow[] = [
 
 /** A cooker's figures, each with what is allowed. */
 export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactNode {
+  useFocusBack();
   const [cooker, setCooker] = useState(given);
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
   const [saving, setSaving] = useState(false);

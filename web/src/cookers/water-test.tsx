@@ -2,6 +2,7 @@ import { waterTest, type Cooker, type Kitchen } from '@hervir/core';
 import { Button, InputNumber, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../shared/field';
+import { useFocusBack } from '../shared/use-focus-back';
 
 interface Props {
   readonly cooker: Cooker;
@@ -18,6 +19,7 @@ const STEPS: readonly string[] = [
 
 /** The guided way to find out a heater: time a litre of water to the pin. */
 export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
+  useFocusBack();
   const [waterC, setWaterC] = useState<number | null>(15);
   const [minutes, setMinutes] = useState<number | null>(null);
   const [saving, setSaving] = useState(false);

@@ -61,7 +61,7 @@ export function KeepLeft({
         min={LIMITS.servings.min}
         max={LIMITS.servings.max}
         value={portions}
-        style={{ width: 72 }}
+        style={{ width: '4.5rem' }}
         onChange={(value) => value !== null && setPortions(Math.round(value))}
       />
       <span>{portions === 1 ? 'portion' : 'portions'}, into the</span>

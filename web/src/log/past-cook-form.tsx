@@ -22,9 +22,11 @@ import { FORM_PHRASES, GRADE_WORDS, WANTED_WORDS, wallClockOn } from '../shared/
 import { cutName } from './words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
+import { useFocusBack } from '../shared/use-focus-back';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
+  useFocusBack();
   const { message } = App.useApp();
   const cookers = useCookers().data ?? [];
   const kitchen = useSettings().data?.kitchen ?? DEFAULT_KITCHEN;

@@ -255,7 +255,7 @@ export function FromRecipe(): ReactNode {
             {day !== NO_DAY && (
               <>
                 {' '}
-                at <TimeInput label="At what time" value={time} onChange={setTime} style={{ width: 90 }} />
+                at <TimeInput label="At what time" value={time} onChange={setTime} style={{ width: '5.625rem' }} />
               </>
             )}
           </span>

@@ -25,13 +25,13 @@ export function DinnerTime({ now, serveAt = null, onServeAt, busy = false }: Pro
         if (ready) onServeAt(wallClockOn(day, time));
       }}
     >
-      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: 90 }} />
+      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: '5.625rem' }} />
       <Input
         type="date"
         aria-label="Which day"
         value={day}
         onChange={(event) => setDay(event.target.value)}
-        style={{ width: 160 }}
+        style={{ width: '10rem' }}
       />
       <Button htmlType="submit" disabled={!ready} loading={busy}>
         Eat then

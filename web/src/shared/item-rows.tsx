@@ -15,6 +15,8 @@ interface Props<T> {
   /** For who does not see whose button it is: it begins with “Add”. */
   readonly addLabel: string;
   readonly onChange: (items: T[]) => void;
+  /** What it is has a name of a word or two. */
+  readonly shortNames?: boolean;
   /** What it is and how much: always in sight. */
   readonly children: Row<T>;
   /** The rest of it in a few words, and behind them its fields; left out where there is no rest. */
@@ -23,7 +25,7 @@ interface Props<T> {
 
 /** A list that is added to, changed and taken from, row by row; what is seldom changed of a row is a press away. */
 export function ItemRows<T>(props: Props<T>): ReactNode {
-  const { label, items, nameOf, blank, most, addLabel, onChange, children, rest } = props;
+  const { label, items, nameOf, blank, most, addLabel, onChange, children, rest, shortNames = false } = props;
   const [open, setOpen] = useState<number | null>(null);
   return (
     <div className={styles['rows']} role="group" aria-label={label}>
@@ -39,7 +41,7 @@ export function ItemRows<T>(props: Props<T>): ReactNode {
         const change = (part: Partial<T>): void =>
           onChange(items.map((one, at) => (at === i ? { ...one, ...part } : one)));
         return (
-          <div key={i} className={styles['row']} data-rest={rest !== undefined}>
+          <div key={i} className={styles['row']} data-rest={rest !== undefined} data-short={shortNames}>
             <div className="item-fields">
               {children(item, change, i)}
               {rest && (

@@ -109,7 +109,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
           <Select
             aria-label="Cooker"
             value={chosen?.id}
-            style={{ minWidth: 170 }}
+            style={{ minWidth: '10.625rem' }}
             options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
             onChange={setCookerId}
           />
@@ -117,14 +117,14 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
         <Select
           aria-label="Let down"
           value={release}
-          style={{ minWidth: 170 }}
+          style={{ minWidth: '10.625rem' }}
           options={[...RELEASES]}
           onChange={setRelease}
         />
         <Select
           aria-label="Starts from"
           value={startsFrom}
-          style={{ minWidth: 150 }}
+          style={{ minWidth: '9.375rem' }}
           options={[...STARTS]}
           onChange={setStartsFrom}
         />

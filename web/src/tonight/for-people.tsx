@@ -30,7 +30,7 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
         max={LIMITS.servings.max}
         value={servings ?? null}
         placeholder="–"
-        style={{ width: 72 }}
+        style={{ width: '4.5rem' }}
         onChange={(value) => value !== null && onServings(Math.round(value))}
       />
       {wanted !== null && (

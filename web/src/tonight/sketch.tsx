@@ -50,7 +50,7 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
                 key={name}
                 x={g.x(minute)}
                 y={g.base + 19}
-                style={{ fill: 'var(--dim)', fontSize: 14, fontFamily: 'var(--body)' }}
+                style={{ fill: 'var(--dim)', fontSize: '0.875rem', fontFamily: 'var(--body)' }}
               >
                 {name}
               </text>
@@ -60,7 +60,7 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
             x={56 + width - 2}
             y={g.base + 19}
             textAnchor="end"
-            style={{ fill: 'var(--dim)', fontSize: 14, fontFamily: 'var(--body)' }}
+            style={{ fill: 'var(--dim)', fontSize: '0.875rem', fontFamily: 'var(--body)' }}
           >
             eat
           </text>

@@ -251,7 +251,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   if (fault !== null && fault !== undefined) {
     return (
       <div role="alert" id="tonight-fault">
-        <div className={styles['answer-begin']} style={{ fontSize: 28 }}>
+        <div className={styles['answer-begin']} style={{ fontSize: '1.75rem' }}>
           This cannot be cooked as it stands
         </div>
         <p>

@@ -274,7 +274,7 @@ export function Line({
               x={g.handle.x}
               y={g.base - 11}
               textAnchor="middle"
-              style={{ fill: 'var(--on-strong)', fontWeight: 700, fontSize: 14 }}
+              style={{ fill: 'var(--on-strong)', fontWeight: 700, fontSize: '0.875rem' }}
             >
               {`‹ ${forecast.pressureMinutes} min ›`}
             </text>
