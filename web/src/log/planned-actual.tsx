@@ -1,7 +1,8 @@
 import { endsInFridge, SECTION_WORDS, type CookState, type Guide, type SectionId } from '@hervir/core';
-import { scaleTime } from 'd3-scale';
+import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
+import { clockTicks } from '../shared/line/geometry';
 import { useWidth } from '../shared/use-width';
 import { clockAt } from '../shared/words';
 import { clsx } from 'clsx';
@@ -11,6 +12,9 @@ const HEIGHT = 108;
 const ROWS = { planned: 24, actual: 58 } as const;
 const BAR = 24;
 const LEFT = 66;
+/** Room for a clock time, px. */
+const TICK_WIDTH = 84;
+const MINUTE = 60_000;
 /** Room for half of the last clock time, px. */
 const LAST_LABEL = 26;
 
@@ -75,7 +79,13 @@ export function PlannedActual({
   const all = [...planned, ...actual];
   const from = Math.min(...all.map((part) => part.from));
   const to = Math.max(...all.map((part) => part.to));
-  const x = scaleTime([from, to], [LEFT, Math.max(LEFT, width - LAST_LABEL)]);
+  const x = scaleLinear([from, to], [LEFT, Math.max(LEFT, width - LAST_LABEL)]);
+  const firstMinute = Math.floor(from / MINUTE) * MINUTE;
+  const ticks = clockTicks(
+    `1970-01-01T${clockAt(firstMinute, eatAt)}:00Z`,
+    (to - firstMinute) / MINUTE,
+    Math.max(2, Math.floor(width / TICK_WIDTH)),
+  );
   const words = state.took
     .map(
       ({ section, planned: p, actual: a }) =>
@@ -122,9 +132,15 @@ export function PlannedActual({
           <svg width={width} height={HEIGHT} role="img" aria-label={words}>
             {row('planned', planned)}
             {row('actual', actual)}
-            {x.ticks(Math.max(2, Math.floor(width / 110))).map((tick) => (
-              <text key={tick.getTime()} x={x(tick)} y={HEIGHT - 6} textAnchor="middle" className="figure">
-                {clockAt(tick.getTime(), eatAt)}
+            {ticks.map(({ minute, label }) => (
+              <text
+                key={minute}
+                x={x(firstMinute + minute * MINUTE)}
+                y={HEIGHT - 6}
+                textAnchor="middle"
+                className="figure"
+              >
+                {label}
               </text>
             ))}
             {eatAt !== null && (

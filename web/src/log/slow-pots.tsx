@@ -1,6 +1,6 @@
 import type { LogCharts } from '@hervir/contract';
 import { extent, median } from 'd3-array';
-import { scaleLog, scaleTime } from 'd3-scale';
+import { scaleLinear, scaleLog } from 'd3-scale';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
@@ -11,7 +11,7 @@ import styles from './log.module.css';
 const HEIGHT = 222;
 const LEFT = 40;
 /** Where no point is drawn, the axis may begin anywhere. */
-const NO_DAY = new Date(0);
+const NO_DAY = 0;
 const SHAPES = ['●', '▲', '■', '◆'];
 const TONES = ['var(--steam)', 'var(--ember)', 'var(--herb)', 'var(--brass)'];
 
@@ -38,8 +38,8 @@ export function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): R
               : `${cooker}: the pin is up ${off} % ${ratio > 1 ? 'later' : 'sooner'} than planned, in the middle of its cooks.`;
           })
           .join(' ');
-  const [from = NO_DAY, to = NO_DAY] = extent(points, ({ at }) => new Date(at));
-  const x = scaleTime([from, to], [LEFT, Math.max(LEFT, width - 10)]);
+  const [from = NO_DAY, to = NO_DAY] = extent(points, ({ at }) => Date.parse(at));
+  const x = scaleLinear([from, to], [LEFT, Math.max(LEFT, width - 10)]);
   const y = scaleLog([0.6, 1.7], [HEIGHT - 22, 10]).clamp(true);
   return (
     <Chart question="Is my pot slower than reckoned?" answer={answer}>
@@ -65,7 +65,7 @@ export function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): R
               return (
                 <text
                   key={at + cooker}
-                  x={x(new Date(at))}
+                  x={x(Date.parse(at))}
                   y={y(ratio) + 4}
                   textAnchor="middle"
                   style={{ fill: TONES[i] }}
