@@ -46,6 +46,32 @@ test.each(sheets.map((sheet) => [relative(root, sheet), sheet] as const))('%s', 
   expect([...names].filter((name) => !asked.has(name))).toEqual([]);
 });
 
+/** Words that a component wears: every string of its code, but what it asks of a sheet. */
+const worn = new Set(
+  files
+    .filter((file) => /(?<!\.test)\.tsx?$/.test(file))
+    .flatMap((file) => [
+      ...readFileSync(file, 'utf8')
+        .replace(/\w+\['[^']*'\]/g, '')
+        .matchAll(/[\w-]+/g),
+    ])
+    .map(([word]) => word),
+);
+
+test.each(files.filter((file) => file.endsWith('.css')).map((sheet) => [relative(root, sheet), sheet] as const))(
+  '%s speaks of nothing that nobody wears',
+  (_name, sheet) => {
+    const text = readFileSync(sheet, 'utf8')
+      .replace(/\/\*[\s\S]*?\*\//g, '')
+      .replace(/@import [^;]*;/g, '');
+    const everywhere = sheet.endsWith('.module.css')
+      ? [...text.matchAll(/:global\(\.([\w-]+)/g)]
+      : [...text.replace(/\{[^{}]*\}/g, '{}').matchAll(/\.(-?[a-zA-Z][\w-]*)/g)];
+    const names = new Set(everywhere.map(([, name = '']) => name).filter((name) => !name.startsWith('ant-')));
+    expect([...names].filter((name) => !worn.has(name))).toEqual([]);
+  },
+);
+
 test('only what all rooms share has names that go everywhere', () => {
   const everywhere = files.filter((file) => file.endsWith('.css') && !file.endsWith('.module.css'));
   expect(everywhere.filter((file) => !relative(root, file).startsWith('app/'))).toEqual([]);

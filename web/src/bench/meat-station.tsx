@@ -8,7 +8,6 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
 import { changing, type StationProps } from './station';
-import styles from './bench.module.css';
 
 const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
 
@@ -62,7 +61,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
         />
         <Field label="As bought" fault={faultAt('meat.grams') ?? faultAt('meat.trimGrams')}>
           {(id) => (
-            <div className={styles['pair']}>
+            <div className="pair">
               <QuantityInput
                 id={id}
                 label="As bought"
@@ -95,7 +94,7 @@ export function MeatStation({ plan, forecast, edit, faultAt }: StationProps): Re
         )}
         <Field label="Pieces" fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
           {(id) => (
-            <div className={styles['pair']}>
+            <div className="pair">
               <NumberInput
                 id={id}
                 min={LIMITS.pieces.min}

@@ -16,7 +16,6 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { changing, type StationProps } from './station';
-import benchStyles from './bench.module.css';
 import verdictsStyles from './verdicts.module.css';
 import listsStyles from './lists.module.css';
 
@@ -109,7 +108,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
               Add a marinade
             </Button>
           ) : (
-            <div className={benchStyles['pair']}>
+            <div className="pair">
               <QuantityInput
                 id={id}
                 label="Marinade"
@@ -133,7 +132,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         }
       </Field>
       {meat.marinade !== null && (
-        <div className={verdictsStyles['field-rest']}>
+        <div className="field-rest">
           <Select
             aria-label="What becomes of the marinade"
             value={meat.marinade.then}
@@ -168,7 +167,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
               Add a rub
             </Button>
           ) : (
-            <div className={benchStyles['pair']}>
+            <div className="pair">
               <QuantityInput
                 id={id}
                 label="Rub"
@@ -185,7 +184,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         }
       </Field>
       {meat.rub !== null && (
-        <div className={verdictsStyles['field-rest']}>
+        <div className="field-rest">
           <NumberInput
             aria-label="Hours the rub is left on"
             min={LIMITS.marinadeHours.min}

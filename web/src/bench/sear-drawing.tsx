@@ -6,7 +6,6 @@ import { Verdict } from '../shared/verdict';
 import { potMinutes } from '../shared/words';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
-import verdictsStyles from './verdicts.module.css';
 import listsStyles from './lists.module.css';
 
 /** What the sear comes to: each batch from above, its faces, what is wrong with it, and the aromatics in their order. */
@@ -29,7 +28,7 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
         </>
       )}
       {saute.troubles.map(({ id, text, remedies }) => (
-        <div key={id} className={verdictsStyles['trouble-note']}>
+        <div key={id} className="trouble-note">
           <Verdict tone="watch">{text}</Verdict>
           <Remedies remedies={remedies} edit={edit} />
         </div>

@@ -149,7 +149,7 @@ function KeptTasks({
   useDayAlarms(alarms, now);
   if (tasks.length === 0) return null;
   return (
-    <div className="ahead">
+    <div className="ahead-box">
       <ul className="ahead-list">
         {tasks.map((task) => (
           <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task)}>

@@ -96,7 +96,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props
     (startAt === null ? [] : lateOnes(plan, tasks, startAt, now.getTime())).map((one) => [one.task.id, one]),
   );
   return (
-    <div className="ahead">
+    <div className="ahead-box">
       <ul className="ahead-list">
         {tasks.map((task) => {
           const missed = late.get(task.id);

@@ -5,7 +5,6 @@ import { Field } from '../../shared/field';
 import { QuantityInput } from '../../shared/quantity-input';
 import type { StationProps } from '../station';
 import { DEGLAZING } from './liquid-options';
-import benchStyles from '../bench.module.css';
 import verdictsStyles from '../verdicts.module.css';
 
 /** What the base is scraped clean with, how much of it, and what does it without alcohol. */
@@ -22,7 +21,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
     <>
       <Field label="Deglaze" fault={faultAt('deglaze.ml')}>
         {(id) => (
-          <div className={benchStyles['pair']}>
+          <div className="pair">
             <Select
               id={id}
               value={deglaze?.liquid ?? 'no'}
@@ -45,7 +44,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
         )}
       </Field>
       {deglaze && (
-        <div className={verdictsStyles['field-rest']}>
+        <div className="field-rest">
           <Checkbox checked={deglaze.scraped} onChange={(event) => set({ scraped: event.target.checked })}>
             scraped clean
           </Checkbox>

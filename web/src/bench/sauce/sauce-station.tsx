@@ -7,8 +7,6 @@ import { QuantityInput } from '../../shared/quantity-input';
 import { changing, type StationProps } from '../station';
 import styles from './sauce-station.module.css';
 import { Servings } from './servings';
-import benchStyles from '../bench.module.css';
-import verdictsStyles from '../verdicts.module.css';
 
 const THICKENERS = [
   { value: 'none' as const, label: 'Nothing' },
@@ -24,7 +22,7 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
     <div className="fields">
       <Field label="Thicken" fault={faultAt('finish.thickener')}>
         {(id) => (
-          <div className={benchStyles['pair']}>
+          <div className="pair">
             <Select
               id={id}
               value={finish.thickener}
@@ -80,7 +78,7 @@ function Treatments({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactN
   const { finish } = plan;
   const change = changing(edit, 'finish');
   return (
-    <div className={verdictsStyles['field-rest']}>
+    <div className="field-rest">
       <Checkbox checked={finish.skim} onChange={(event) => change({ skim: event.target.checked })}>
         skimmed
       </Checkbox>

@@ -7,7 +7,6 @@ import { useUnits } from '../../shared/use-units';
 import { reckoner } from '../../workers/reckoner';
 import type { Answer } from '../../workers/reckoning';
 import type { StationProps } from '../station';
-import styles from '../verdicts.module.css';
 
 /** The whole plan for another number of people, with what that changes, before it is taken. */
 export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
@@ -37,7 +36,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
         )}
       </Field>
       {wanted !== plan.servings && scaled && (
-        <div className={styles['trouble-note']} role="status">
+        <div className="trouble-note" role="status">
           {scaled.ok ? (
             <>
               <ul className="reasons">
