@@ -13,8 +13,8 @@ describe('a kitchen that is new', () => {
       return Number(await shown.jsonValue());
     };
     const atTheSea = await minutes();
-    await person.presses('button', 'Middling electric pot, 5.7 l');
-    await person.reads('● Middling electric pot');
+    await person.presses('button', 'Medium electric pot, 5.7 l');
+    await person.reads('● Medium electric pot');
     await person.writes('spinbutton', 'Altitude of the kitchen', '1480');
     await person.reads('● 1480 m');
     await person.page.waitForFunction(

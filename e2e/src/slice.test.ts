@@ -212,8 +212,8 @@ describe('minutes to trust', () => {
     await person.presses('button', 'Time a litre of water in The little one');
     await person.writes('spinbutton', 'To the pin', '14');
     await person.reads(/\d+ W reach the pot/);
-    await person.presses('button', 'Leave it');
-    await person.presses('button', 'Take away The little one');
+    await person.presses('button', 'Cancel');
+    await person.presses('button', 'Delete The little one');
     await person.reads('The little one is taken away');
     await person.presses('button', 'Undo');
     await person.finds('button', 'Change The little one');

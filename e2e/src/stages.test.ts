@@ -74,7 +74,7 @@ describe('vegetables in stages', () => {
     // The keyboard went along with it.
     await person.page.waitForFunction(() => document.activeElement?.textContent?.startsWith('■ Turnip') === true);
     await person.reads('From the start: into the sauce');
-    await person.reads(/Elsewhere: second run tender/);
+    await person.reads(/Elsewhere: second run, tender/);
     await person.picks('Place of turnip', 'second run');
     await person.finds('button', /^Turnip ?tender ?\(second run/);
     await person.leaves();

@@ -12,12 +12,12 @@ type Row = readonly [string, number, number, number, number, number];
 /** Common practice; the figures on the cooker's own plate and in its manual come first. Columns: name, l, base cm, W, kPa, minimum ml. */
 const ELECTRIC: readonly Row[] = [
   ['Small electric pot', 3, 19, 700, 70, 200],
-  ['Middling electric pot', 5.7, 21.5, 1000, 72, 250],
+  ['Medium electric pot', 5.7, 21.5, 1000, 72, 250],
   ['Large electric pot', 8, 24, 1200, 72, 350],
 ];
 const STOVETOP: readonly Row[] = [
   ['Small stovetop pot', 4.5, 20, 1800, 100, 200],
-  ['Middling stovetop pot', 6, 22, 2000, 100, 250],
+  ['Medium stovetop pot', 6, 22, 2000, 100, 250],
   ['Large stovetop pot', 8, 24, 2600, 100, 300],
 ];
 

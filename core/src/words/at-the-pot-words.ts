@@ -42,19 +42,19 @@ export interface MoreFact {
   readonly minutes: number;
   readonly reheatMinutes: number;
   readonly releaseMinutes: number;
-  /** How much tougher than the table this animal seems. */
+  /** How much tougher than usual this animal seems. */
   readonly tougherBy: number;
 }
 
 /** Nearer to the table's than so much it is the table's. */
 const LIKE_THE_TABLE = 0.05;
 
-/** "It reads like an animal 20 % tougher than the table. Lid back on: …" */
+/** "It reads like an animal 20 % tougher than usual. Lid back on: …" */
 export function moreText({ minutes, reheatMinutes, releaseMinutes, tougherBy }: MoreFact): string {
   const by = Math.round(Math.abs(tougherBy) * 100);
   const sort =
     Math.abs(tougherBy) < LIKE_THE_TABLE
       ? 'an animal like the table’s'
-      : `an animal ${by} % ${tougherBy > 0 ? 'tougher' : 'more tender'} than the table`;
+      : `an animal ${by} % ${tougherBy > 0 ? 'tougher' : 'more tender'} than usual`;
   return `It reads like ${sort}. Lid back on: ${Math.round(reheatMinutes)} min to come up, ${minutes} more under pressure, ${Math.max(1, Math.round(releaseMinutes))} to vent.`;
 }

@@ -188,12 +188,14 @@ function learntToughness({ gap, short, past, cooks: all, factor }: Values<'learn
       ? `${cooks(short)} of this cut came out short`
       : past > 0
         ? `${cooks(past)} of this cut came out past it`
-        : `${cooks(all)} of this cut came out as they did`;
+        : `${cooks(all)} of this cut came out as wanted`;
   const learnt =
-    gap === 0 ? 'Learnt from your log' : `${Math.abs(gap)} minutes ${gap > 0 ? 'more' : 'fewer'}, learnt from your log`;
+    gap === 0
+      ? 'Learnt from your log'
+      : `${Math.abs(gap)} ${Math.abs(gap) === 1 ? 'minute' : 'minutes'} ${gap > 0 ? 'more' : 'fewer'}, learnt from your log`;
   if (factor === 1)
-    return `${learnt}: ${came}. As tough as the table on the whole, and ${gap < 0 ? 'closer together' : 'further apart'} than animals are taken to be, from ${cooks(all)}.`;
-  return `${learnt}: ${came}; it is taken to be ${percentOff(factor)} % ${factor > 1 ? 'tougher' : 'more tender'} than the table, from ${cooks(all)}.`;
+    return `${learnt}: ${came}. On the whole as tough as usual, and its animals are ${gap < 0 ? 'more' : 'less'} alike than usual, from ${cooks(all)}.`;
+  return `${learnt}: ${came}; it is taken to be ${percentOff(factor)} % ${factor > 1 ? 'tougher' : 'more tender'} than usual, from ${cooks(all)}.`;
 }
 
 /** What the log has taught of a cooker. */
@@ -267,7 +269,7 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
       return `Even ${n(fact.values.minutes)} min are not sure enough: cut it smaller, or accept a lower chance.`;
     case 'odds': {
       const { short, at, past, mean, core } = fact.values;
-      return `Short of it ${inTen(short)}, at it ${inTen(at)}, past it ${inTen(past)}; ${n(mean * 100)} % of the collagen melted on the whole, ${n(core * 100)} % in the middle.`;
+      return `Not tender enough ${inTen(short)}, as wanted ${inTen(at)}, beyond it ${inTen(past)}. ${n(mean * 100)} % of the collagen has melted on the whole, ${n(core * 100)} % in the middle.`;
     }
     case 'working-temperature': {
       const { airKPa, workingC, boilingC } = fact.values;
@@ -288,15 +290,15 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
       const { total, hands, before, up, under, down } = fact.values;
       // The last part is what is left of the whole minutes shown, so that the parts make up their sum.
       const after = [before, up, under, down].reduce((left, part) => left - Math.round(part), Math.round(total));
-      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to ${plan.cookAhead === undefined ? 'the plate' : 'the fridge'}. ${n(hands)} of it with your hands.`;
+      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to ${plan.cookAhead === undefined ? 'the plate' : 'the fridge'}. Your hands are needed for ${n(hands)} of them.`;
     }
     case 'its-day': {
       const { total, hands, warming, fromC, toC } = fact.values;
-      return `${n(total)} min on the day it is eaten: ${n(warming)} of them bring its middle from ${degrees(fromC)} to ${degrees(toC)}. ${n(hands)} of it with your hands.`;
+      return `${n(total)} min on the day it is eaten: ${n(warming)} of them bring its middle from ${degrees(fromC)} to ${degrees(toC)}. Your hands are needed for ${n(hands)} of them.`;
     }
     case 'batches': {
       const { batches, perBatch, coverage, minutes, preheat } = fact.values;
-      return `${batches === 1 ? 'One batch' : `${batches} batches`} of up to ${perBatch}, covering ${n(coverage * 100)} % of the base; ${n(minutes)} min, and ${n(preheat)} before for the base to be hot.`;
+      return `${batches === 1 ? 'One batch' : `${batches} batches of up to ${perBatch}`}, covering ${n(coverage * 100)} % of the base; ${n(minutes)} min, and ${n(preheat)} before for the base to be hot.`;
     }
     case 'base':
       return said.burn.text;

@@ -264,10 +264,10 @@ describe('Log', () => {
   test('one that cannot be thrown away stays where it is, and says why', async () => {
     const kitchen = aKitchen({ log: [entry()] });
     const { user } = openRoom('/log/8e4177b8-253c-4e42-895e-09934a6c47c2', kitchen);
-    await user.click(await screen.findByRole('button', { name: 'Throw away' }));
+    await user.click(await screen.findByRole('button', { name: 'Delete' }));
     kitchen.answers['DELETE /api/log/8e4177b8-253c-4e42-895e-09934a6c47c2'] = () =>
       answer({ faults: [{ path: '', problem: 'the disk is full', allowed: 'space' }] }, 507);
-    await user.click(await screen.findByRole('button', { name: 'Throw it away' }));
+    await user.click(await screen.findByRole('button', { name: 'Delete it' }));
     expect(await screen.findByText(/the disk is full/i)).toBeTruthy();
     expect(window.location.pathname).toBe('/log/8e4177b8-253c-4e42-895e-09934a6c47c2');
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(entry().name);

@@ -51,7 +51,9 @@ describe('the bench', () => {
   test('says the evening in a sentence whose figures answer why', async () => {
     const { user } = await bench();
     const sentence = document.querySelector('.bench-sentence')?.textContent ?? '';
-    expect(sentence).toMatch(/^Begin \d\d:\d\d to eat at 19:00: .* minutes under pressure, \d+ to let down/);
+    expect(sentence).toMatch(
+      /^Begin \d\d:\d\d to eat at 19:00: .* minutes under pressure, \d+ for the pressure to fall/,
+    );
     await user.click(screen.getByText(/\d+ minutes/, { selector: '.why' }));
     expect((await screen.findAllByText(/melt \d+ % of the collagen/)).length).toBeGreaterThan(0);
   });
@@ -103,7 +105,7 @@ describe('the bench', () => {
   test('the sear: school, pan and order, aromatics added and taken out', async () => {
     const { user, kitchen } = await bench();
     await station(user, 'Sear');
-    await chooses(user, 'School', 'Quick');
+    await chooses(user, 'How hard', 'Quick');
     await chooses(user, 'Seared in', 'A pan');
     await chooses(user, 'First in', 'Onion');
     await saved(kitchen, ({ sear }) =>
@@ -282,12 +284,12 @@ describe('the bench', () => {
   test('digits open stations; not while something is typed', async () => {
     const { user } = await bench();
     await user.keyboard('2');
-    expect(await screen.findByRole('group', { name: 'School' })).toBeTruthy();
+    expect(await screen.findByRole('group', { name: 'How hard' })).toBeTruthy();
     await user.keyboard('1');
     const weight = await screen.findByLabelText('As bought', { selector: 'input' });
     await user.click(weight);
     await user.keyboard('2');
-    expect(screen.queryByRole('group', { name: 'School' })).toBeNull();
+    expect(screen.queryByRole('group', { name: 'How hard' })).toBeNull();
   });
 
   test('a plan changed elsewhere asks whose to keep', async () => {

@@ -76,7 +76,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
         )}
         {!cooked && (
           <p className="dim">
-            {printDuration(clock.totalMinutes)} in all, {printDuration(clock.handsOnMinutes)} of it hands-on.
+            {printDuration(clock.totalMinutes)} in all, your hands busy for {printDuration(clock.handsOnMinutes)}.
             {moved
               ? ' Tasks you put earlier lengthen it.'
               : ' Drag a task of the board or the side on the line to put it earlier.'}

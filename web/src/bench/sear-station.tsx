@@ -38,7 +38,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
     <div className="fields-two">
       <div className="fields">
         <Choice
-          label="School"
+          label="How hard"
           value={sear.school}
           options={[
             { value: 'hard', label: 'Hard' },

@@ -36,7 +36,7 @@ function stageWords({ kind, minutes, place }: Stage, later: readonly Stage[]): s
   const runs = later.filter((stage) => stage.kind === 'pressure');
   const run = runs.findIndex((stage) => stage.place === place) === 0 ? 'second' : 'third';
   const which = runs.length > 2 ? 'further' : run;
-  return minutes === 0 ? `a ${which} run, pin up and down` : `a ${minutes}-minute ${which} run`;
+  return minutes === 0 ? `a ${which} run, just up to pressure` : `a ${minutes}-minute ${which} run`;
 }
 
 /** The clock that is still ahead: of what is cooked already, its day's. */
@@ -124,7 +124,7 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
       <Why figure="releaseMinutes" reasons={reasons} tone="steam">
         {Math.max(1, Math.round(pot.releaseMinutes))}
       </Why>{' '}
-      to let down,{' '}
+      for the pressure to fall,{' '}
       {later.map((stage) => (
         <Fragment key={stage.place}>
           {stage.kind === 'pressure' && stage.items.length > 0
@@ -191,7 +191,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
         </>
       )}
       {day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />}
-      {Math.round(clock.handsOnMinutes)} of it hands-on.{' '}
+      your hands busy for {Math.round(clock.handsOnMinutes)} minutes.{' '}
       <Why figure="tenderness" reasons={reasons} tone="meat">
         {upperFirst(sure)}
       </Why>{' '}

@@ -106,8 +106,9 @@ export function Card(): ReactNode {
               </>
             )}
             <strong>{forecast.pressureMinutes} min</strong> under pressure in {inSentence(plan.cooker.name)},{' '}
-            {Math.round(forecast.pot.releaseMinutes)} to let down; meant so {TARGET_WORDS[plan.target]}. For{' '}
-            {plan.servings}. {printDuration(clock.totalMinutes)} in all, {printDuration(clock.handsOnMinutes)} hands-on.
+            {Math.round(forecast.pot.releaseMinutes)} for the pressure to fall; meant so {TARGET_WORDS[plan.target]}.
+            For {plan.servings}. {printDuration(clock.totalMinutes)} in all, your hands busy for{' '}
+            {printDuration(clock.handsOnMinutes)}.
           </p>
         </header>
         <section>

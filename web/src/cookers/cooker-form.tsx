@@ -87,7 +87,7 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
       styles={{ body: { maxHeight: 'calc(100dvh - 260px)', overflowY: 'auto' } }}
       footer={[
         <Button key="cancel" onClick={close}>
-          Leave it
+          Cancel
         </Button>,
         <Button key="save" type="primary" loading={saving} onClick={() => void submit()}>
           {isNew ? 'Add it' : 'Keep'}

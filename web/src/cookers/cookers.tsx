@@ -184,8 +184,8 @@ function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps):
         <Button onClick={onTest} aria-label={`Time a litre of water in ${cooker.name}`}>
           Time a litre of water
         </Button>
-        <Button type="text" onClick={onRemove} aria-label={`Take away ${cooker.name}`}>
-          Take away
+        <Button type="text" onClick={onRemove} aria-label={`Delete ${cooker.name}`}>
+          Delete
         </Button>
       </div>
     </li>

@@ -40,7 +40,7 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
       onCancel={close}
       footer={[
         <Button key="leave" onClick={close}>
-          Leave it
+          Cancel
         </Button>,
         <Button
           key="take"

@@ -111,7 +111,7 @@ function Photo({ item, entry }: Props): ReactNode {
       </Upload>
       {item.photo && (
         <Button type="text" onClick={() => void entry.removePhoto()}>
-          Take it away
+          Delete the photo
         </Button>
       )}
     </div>

@@ -87,12 +87,12 @@ function EntryHead({
             Cook this again with what was learnt
           </Button>
           <Popconfirm
-            title="Throw this cook away?"
+            title="Delete this cook?"
             description="What was learnt from it goes too."
-            okText="Throw it away"
+            okText="Delete it"
             onConfirm={() => void entry.remove()}
           >
-            <Button type="text">Throw away</Button>
+            <Button type="text">Delete</Button>
           </Popconfirm>
         </div>
       </div>

@@ -126,7 +126,7 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
           <span className="figure dim">{dayjs(run.createdAt).format('D MMM HH:mm')}</span>
           <Link to={`/rehearse/${run.id}`}>{run.name}</Link>
           <span>{outcome(run)}</span>
-          <Button type="text" aria-label={`Throw away ${run.name}`} onClick={() => void remove(run.id)}>
+          <Button type="text" aria-label={`Delete ${run.name}`} onClick={() => void remove(run.id)}>
             ×
           </Button>
         </li>

@@ -95,7 +95,7 @@ export function LogFileCard(): ReactNode {
         okText={`Add ${fresh} cooks`}
         okButtonProps={{ disabled: file?.phase !== 'ready' || fresh === 0, loading: file?.phase === 'writing' }}
         onOk={() => void keep()}
-        cancelText="Leave it"
+        cancelText="Cancel"
         cancelButtonProps={{ disabled: file?.phase === 'writing' }}
         onCancel={takeBack}
       >

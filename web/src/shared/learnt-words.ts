@@ -3,7 +3,7 @@ import { cutById, cutTitle, upperFirst } from '@hervir/core';
 import { inSentence } from './words';
 
 /**
- * What was learnt, in a sentence: "Goat shoulder is 18 % tougher than the table."
+ * What was learnt, in a sentence: "Goat shoulder is 18 % tougher than usual."
  *
  * @example learntWords({ key: 'prep', kind: 'prep', of: '', factor: 1.2, range: [1.1, 1.3], cooks: 4, off: false, short: 0, past: 0 }) // 'At the board you take 20 % longer than usual.'
  */
@@ -26,7 +26,7 @@ export function learntWords({ kind, of, factor }: LearntView): string {
       const cut = upperFirst(cutTitle(cutById(of)));
       return as
         ? `${cut} is as tough as the table says.`
-        : `${cut} is ${off} % ${more ? 'tougher' : 'more tender'} than the table.`;
+        : `${cut} is ${off} % ${more ? 'tougher' : 'more tender'} than usual.`;
     }
     case 'prep':
       return as

@@ -267,7 +267,7 @@ function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
   const late = lateStart(forecast.clock, now);
   const sure = inTen(chance.at + chance.past);
   const odds = `${upperFirst(sure)} that ${TARGET_WORDS[forecast.plan.target]}.`;
-  const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} to let down. ${odds}`;
+  const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} for the pressure to fall. ${odds}`;
   if (startAt === null) return <p>{below}</p>;
   if (late !== null) {
     return (

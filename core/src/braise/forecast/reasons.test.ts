@@ -106,10 +106,10 @@ describe('every figure answers why', () => {
   test('what the log has taught is said with how many cooks it rests on', () => {
     const taught = (learnt: Plan['learnt'], figure: string): string => why({ ...staged, learnt }, figure);
     expect(taught({ toughness: { factor: 1.2, cooks: 4, short: 3, past: 0 } }, 'pressureMinutes')).toMatch(
-      /\d+ minutes more, learnt from your log: 3 cooks of this cut came out short; .* 20 % tougher than the table, from 4 cooks/,
+      /\d+ minutes more, learnt from your log: 3 cooks of this cut came out short; .* 20 % tougher than usual, from 4 cooks/,
     );
     expect(taught({ toughness: { factor: 0.85, cooks: 1, short: 0, past: 1 } }, 'pressureMinutes')).toMatch(
-      /fewer, learnt from your log: one cook of this cut came out past it; .* 15 % more tender than the table, from one cook/,
+      /fewer, learnt from your log: one cook of this cut came out past it; .* 15 % more tender than usual, from one cook/,
     );
     expect(taught({ heat: { factor: 0.79, cooks: 7 } }, 'minutesToPressure')).toContain('it gives 21 % less');
     expect(taught({ losses: { factor: 1.3, cooks: 5 } }, 'minutesToPressure')).toContain('it loses 30 % more');

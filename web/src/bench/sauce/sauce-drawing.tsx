@@ -115,8 +115,8 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
           </p>
         )}
         <p className="caution-source">
-          Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart; from memory. Your local food-safety
-          authority comes first.
+          Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart. Your local food-safety authority comes
+          first.
         </p>
       </details>
     </section>

@@ -33,8 +33,8 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
       <span className="field-note">
         Elsewhere:{' '}
         {item.elsewhere
-          .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()} ${textureWord(texture)}`)
-          .join(', ')}
+          .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()}, ${textureWord(texture)}`)
+          .join('; ')}
         .
       </span>
       {!item.met && onSize && suggestedSizeCm !== null && (

@@ -42,7 +42,7 @@ export function lineInWords(forecast: Forecast, print: (kind: 'temperature', val
   const steps = forecast.clock.tasks.map(
     (task) => `${timeAt(forecast, task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
   );
-  return `The pot works at ${print('temperature', forecast.pot.workingC)}; the meat is ${GRADE_WORDS[forecast.tenderness.grade]} when the lid comes off. ${steps.join('. ')}.`;
+  return `The pot works at ${print('temperature', forecast.pot.workingC)}; when the lid comes off, the meat: ${GRADE_WORDS[forecast.tenderness.grade]}. ${steps.join('. ')}.`;
 }
 
 /**
