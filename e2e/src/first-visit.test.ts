@@ -15,7 +15,7 @@ describe('a kitchen that is new', () => {
     const atTheSea = await minutes();
     await person.presses('button', 'Medium electric pot, 5.7 l');
     await person.reads('● Medium electric pot');
-    await person.writes('spinbutton', 'Altitude of the kitchen', '1480');
+    await person.writes('textbox', 'Altitude of the kitchen', '1480');
     await person.reads('● 1480 m');
     await person.page.waitForFunction(
       (before: number) => Number(/(\d+) minutes under pressure/.exec(document.body.innerText)?.[1]) > before,

@@ -2,8 +2,8 @@ import { parseNumber, printFraction } from './fraction';
 
 /** The two ways a kitchen measures. Volumes of `us` are US cups and spoons. */
 export type UnitSystem = 'metric' | 'us';
-/** What a quantity measures; the core's unit is in brackets. */
-export type QuantityKind = 'mass' | 'length' | 'temperature' | 'volume';
+/** What a quantity measures: g, cm, °C, ml; of a pot l, of a kitchen m above the sea, of steam and air kPa. */
+export type QuantityKind = 'mass' | 'length' | 'temperature' | 'volume' | 'capacity' | 'altitude' | 'pressure';
 
 /** NIST Handbook 44, appendix C: the avoirdupois pound and the inch are exact by definition. */
 const GRAMS_PER_POUND = 453.59237;
@@ -13,6 +13,10 @@ const CM_PER_INCH = 2.54;
 const ML_PER_CUP = 236.588;
 const ML_PER_TABLESPOON = ML_PER_CUP / 16;
 const ML_PER_TEASPOON = ML_PER_CUP / 48;
+const LITRES_PER_QUART = 0.946353;
+/** The international foot; a pound-force to the square inch (NIST SP 811, appendix B). */
+const METRES_PER_FOOT = 0.3048;
+const KPA_PER_PSI = 6.894757;
 
 function trimmed(value: number, decimals: number): string {
   return String(Number(value.toFixed(decimals)));
@@ -49,11 +53,26 @@ function printVolume(ml: number, system: UnitSystem): string {
   return `${printFraction(cups, ['¼', '⅓', '½', '⅔', '¾'])} ${cups > 1.1 ? 'cups' : 'cup'}`;
 }
 
+/** What a pot holds: to the half quart, as they are sold. */
+function printCapacity(litres: number, system: UnitSystem): string {
+  if (system === 'metric') return `${trimmed(litres, 1)} l`;
+  return `${printFraction(Math.round((litres / LITRES_PER_QUART) * 2) / 2, ['½'])} qt`;
+}
+
+/** Ten feet are as near as a map knows them, and thin air does not ask for less. */
+function printAltitude(metres: number, system: UnitSystem): string {
+  return system === 'metric' ? `${Math.round(metres)} m` : `${Math.round(metres / METRES_PER_FOOT / 10) * 10} ft`;
+}
+
+function printPressure(kPa: number, system: UnitSystem): string {
+  return system === 'metric' ? `${trimmed(kPa, 1)} kPa` : `${trimmed(kPa / KPA_PER_PSI, 1)} psi`;
+}
+
 /**
- * Prints a quantity the way people write it: `1.6 kg`, `1 lb 12 oz`, `1½ in`, `240 °F`, `¾ cup`, `2 tbsp`.
+ * Prints a quantity the way people write it: `1.6 kg`, `1 lb 12 oz`, `1½ in`, `240 °F`, `¾ cup`, `2 tbsp`, `6 qt`.
  *
  * @param kind what is measured
- * @param value in the core's kitchen units: g, cm, °C, ml
+ * @param value in the core's kitchen units: g, cm, °C, ml, l, m, kPa
  * @param system the cook's units
  * @example printQuantity('mass', 794, 'us') // '1 lb 12 oz'
  */
@@ -67,6 +86,12 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
       return printTemperature(value, system);
     case 'volume':
       return printVolume(value, system);
+    case 'capacity':
+      return printCapacity(value, system);
+    case 'altitude':
+      return printAltitude(value, system);
+    case 'pressure':
+      return printPressure(value, system);
   }
 }
 
@@ -77,12 +102,9 @@ export interface Printer {
   quantity(kind: QuantityKind, value: number): string;
   /** A difference of temperatures given in kelvin. */
   rise(kelvin: number): string;
-  /** Volume of a pot, given in litres. */
+  /** What is in a pot, given in litres: finer than pots are sold by. */
   litres(value: number): string;
 }
-
-/** US customary liquid quart, ml (NIST Handbook 44, appendix C). */
-const ML_PER_QUART = 946.353;
 
 /**
  * Prints for one cook's units.
@@ -94,9 +116,17 @@ export function printerFor(system: UnitSystem): Printer {
     system,
     quantity: (kind, value) => printQuantity(kind, value, system),
     rise: (kelvin) => (system === 'metric' ? `${Math.round(kelvin)} °C` : `${Math.round(kelvin * 1.8)} °F`),
-    litres: (value) =>
-      system === 'metric' ? `${value.toFixed(1)} l` : `${((value * 1000) / ML_PER_QUART).toFixed(1)} quarts`,
+    litres: (value) => (system === 'metric' ? `${value.toFixed(1)} l` : `${(value / LITRES_PER_QUART).toFixed(1)} qt`),
   };
+}
+
+/**
+ * A text that was written with degrees Celsius, in the cook's: what a food authority publishes is published so.
+ *
+ * @example inDegreesOf('us', 'reheat it to 74 °C') // 'reheat it to 165 °F'
+ */
+export function inDegreesOf(system: UnitSystem, text: string): string {
+  return text.replace(/(\d+) °C/g, (_, celsius: string) => printTemperature(Number(celsius), system));
 }
 
 type UnitTable = Readonly<Record<string, (value: number) => number>>;
@@ -147,6 +177,22 @@ const UNITS: Readonly<Record<QuantityKind, UnitTable>> = {
     tbsp: times(ML_PER_TABLESPOON),
     tsp: times(ML_PER_TEASPOON),
   },
+  capacity: {
+    l: times(1),
+    litre: times(1),
+    litres: times(1),
+    qt: times(LITRES_PER_QUART),
+    quart: times(LITRES_PER_QUART),
+    quarts: times(LITRES_PER_QUART),
+  },
+  altitude: {
+    m: times(1),
+    metres: times(1),
+    meters: times(1),
+    ft: times(METRES_PER_FOOT),
+    feet: times(METRES_PER_FOOT),
+  },
+  pressure: { kpa: times(1), bar: times(100), mbar: times(0.1), hpa: times(0.1), psi: times(KPA_PER_PSI) },
 };
 
 /** The unit a bare number is taken to be in, by system. Bare masses are grams until they could only be kilos. */
@@ -155,13 +201,16 @@ const BARE: Readonly<Record<QuantityKind, Readonly<Record<UnitSystem, string>>>>
   length: { metric: 'cm', us: 'in' },
   temperature: { metric: '°c', us: '°f' },
   volume: { metric: 'ml', us: 'cup' },
+  capacity: { metric: 'l', us: 'qt' },
+  altitude: { metric: 'm', us: 'ft' },
+  pressure: { metric: 'kpa', us: 'psi' },
 };
 
 /**
  * Reads a quantity in any unit of its kind, whatever the cook's system: `1.6 kg`, `3 lb 8 oz`, `1½ in`, `2 tbsp`.
  * A bare number is in the system's own unit; a bare mass below 20 in metric is kilograms, for nobody braises 2 g.
  *
- * @returns the value in g, cm, °C or ml; undefined where the text cannot be read
+ * @returns the value in g, cm, °C, ml, l, m or kPa; undefined where the text cannot be read
  * @example parseQuantity('mass', '3 lb 8 oz', 'metric') // 1587.57
  */
 export function parseQuantity(kind: QuantityKind, text: string, system: UnitSystem): number | undefined {
@@ -180,7 +229,7 @@ export function parseQuantity(kind: QuantityKind, text: string, system: UnitSyst
     const number = parseNumber(part[1] ?? '');
     const convert = table[part[2] ?? ''];
     if (number === undefined || convert === undefined) return undefined;
-    if (total !== undefined && kind === 'temperature') return undefined;
+    if (total !== undefined && (kind === 'temperature' || kind === 'altitude')) return undefined;
     total = (total ?? 0) + convert(number);
     rest = rest.slice(part[0].length);
   }

@@ -69,3 +69,14 @@ export function parseClock(text: string): string | undefined {
   if (hour > 23 || minute > 59) return undefined;
   return `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
 }
+
+/**
+ * Reads the time of a dinner: as {@link parseClock}, but what is said on twelve hours with neither half of the day is the
+ * evening, for nobody sits down at half past six in the morning. A leading zero says that it is the morning.
+ *
+ * @returns `HH:MM`, or undefined where the text is no time
+ * @example parseDinnerTime('6:30') // '18:30'
+ */
+export function parseDinnerTime(text: string): string | undefined {
+  return parseClock(/^\s*(?:[1-9]|1[01])(?:[:.h ]?\d{2})?\s*$/i.test(text) ? `${text} pm` : text);
+}

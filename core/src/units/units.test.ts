@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { parseNumber, printFraction } from './fraction';
 import { parseQuantity, printQuantity, type QuantityKind } from './quantity';
 import { within } from './range';
-import { offsetMinutes, parseClock, printDuration, shiftIso } from './time';
+import { offsetMinutes, parseClock, parseDinnerTime, printDuration, shiftIso } from './time';
 
 describe('quantities as people write them', () => {
   test.each([
@@ -16,6 +16,11 @@ describe('quantities as people write them', () => {
     ['volume', 30, '30 ml', '2 tbsp'],
     ['volume', 5, '5 ml', '1 tsp'],
     ['volume', 1250, '1.25 l', '5¼ cups'],
+    // As pots are sold: 5.7 l are six quarts, 8 l eight and a half; Denver is a mile high; 15 psi are 103 kPa. Facts of the trade.
+    ['capacity', 5.7, '5.7 l', '6 qt'],
+    ['capacity', 8, '8 l', '8½ qt'],
+    ['altitude', 1609.3, '1609 m', '5280 ft'],
+    ['pressure', 103.4, '103.4 kPa', '15 psi'],
   ] as const)('%s of %d is %s or %s', (kind, value, metric, us) => {
     expect(printQuantity(kind, value, 'metric')).toBe(metric);
     expect(printQuantity(kind, value, 'us')).toBe(us);
@@ -43,6 +48,11 @@ describe('quantities as people write them', () => {
   });
 
   test('a bare number is in the system of the cook', () => {
+    expect(parseQuantity('altitude', '5280', 'us')).toBeCloseTo(1609.34, 1);
+    expect(parseQuantity('altitude', '300 ft', 'metric')).toBeCloseTo(91.44, 6);
+    expect(parseQuantity('capacity', '6 quarts', 'metric')).toBeCloseTo(5.678, 3);
+    expect(parseQuantity('pressure', '15', 'us')).toBeCloseTo(103.421, 3);
+    expect(parseQuantity('pressure', '0.8 bar', 'metric')).toBeCloseTo(80, 9);
     expect(parseQuantity('mass', '3', 'us')).toBeCloseTo(1360.777, 3);
     expect(parseQuantity('length', '2', 'us')).toBeCloseTo(5.08, 9);
   });
@@ -109,6 +119,18 @@ describe('time', () => {
     ['12:15 am', '00:15'],
     ['7', '07:00'],
   ])('"%s" is %s on the clock', (text, clock) => expect(parseClock(text)).toBe(clock));
+
+  test.each([
+    ['6:30', '18:30'],
+    ['7', '19:00'],
+    ['730', '19:30'],
+    ['11.15', '23:15'],
+    ['06:30', '06:30'],
+    ['6:30 am', '06:30'],
+    ['12', '12:00'],
+    ['18:30', '18:30'],
+    ['1900', '19:00'],
+  ])('dinner at "%s" is at %s', (text, clock) => expect(parseDinnerTime(text)).toBe(clock));
 
   test.each(['25:00', '19:75', '13 pm', 'seven', ''])('"%s" is no time', (text) =>
     expect(parseClock(text)).toBeUndefined(),

@@ -1,6 +1,7 @@
 import type { AheadTask, Late, Missed } from '../clock/ahead';
 import { grainById } from '../larder/grains';
 import { printDuration } from '../units/time';
+import { inDegreesOf, type UnitSystem } from '../units/quantity';
 import { CAUTION_WORDS } from './caution-words';
 import { inHours } from './hours';
 
@@ -36,7 +37,7 @@ export function aheadText({ kind, name, minutes }: Said): string {
 }
 
 /** What can hurt at that task; local authorities come first. Null where nothing can. */
-export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
+export function aheadCaution({ kind }: Pick<Said, 'kind'>, system: UnitSystem = 'metric'): string | null {
   switch (kind) {
     case 'thaw-fridge':
       return 'Never on the counter. What drips is raw: a tray under it, nothing below. Your food authority comes first.';
@@ -45,7 +46,7 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
     case 'marinate':
       return 'In the fridge. What held raw meat is boiled or cooked with it before anyone eats of it.';
     case 'warm':
-      return CAUTION_WORDS['warm-through'];
+      return inDegreesOf(system, CAUTION_WORDS['warm-through']);
     case 'cook':
       return 'Into shallow containers at once, and the fridge within two hours. Your food authority comes first.';
     case 'thaw-stock':
@@ -58,10 +59,10 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>): string | null {
 }
 
 /** The same of something cooked that was kept: nothing of it is raw. */
-export function keptCaution(task: Pick<Said, 'kind'>): string | null {
+export function keptCaution(task: Pick<Said, 'kind'>, system: UnitSystem = 'metric'): string | null {
   return task.kind === 'thaw-fridge'
     ? 'Never on the counter. Thawed, it is good for as long as anything cooked in the fridge. Your food authority comes first.'
-    : aheadCaution(task);
+    : aheadCaution(task, system);
 }
 
 /** What it means that something was late, and what the plan then reckons with. */

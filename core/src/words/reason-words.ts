@@ -247,7 +247,7 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
     }
     case 'by-altitude': {
       const { altitudeM, rule, less } = fact.values;
-      return `At ${n(altitudeM)} m the pot works cooler: each minute at pressure cooks ${n(less * 100)} % less than at the sea. The rule of the trade, 5 % for every 305 m above 610 m, would add ${n(rule * 100)} % to the whole; but coming up, letting down and the heat’s way to the middle do not grow with it.`;
+      return `At ${print.quantity('altitude', altitudeM)} the pot works cooler: each minute at pressure cooks ${n(less * 100)} % less than at the sea. The rule of the trade, 5 % for every ${print.quantity('altitude', 304.8)} above ${print.quantity('altitude', 609.6)}, would add ${n(rule * 100)} % to the whole; but coming up, letting down and the heat’s way to the middle do not grow with it.`;
     }
     case 'waits-for-steam': {
       const { toPin, wet } = fact.values;
@@ -273,8 +273,9 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer
     }
     case 'working-temperature': {
       const { airKPa, workingC, boilingC } = fact.values;
-      const air = plan.kitchen.airKPa === undefined ? ` at ${n(plan.kitchen.altitudeM)} m` : ', measured';
-      return `${n(plan.cooker.gaugeKPa)} kPa above the air outside (${one(airKPa)} kPa${air}) is ${degrees(workingC)}; open it boils at ${degrees(boilingC)}.`;
+      const air =
+        plan.kitchen.airKPa === undefined ? ` at ${print.quantity('altitude', plan.kitchen.altitudeM)}` : ', measured';
+      return `${print.quantity('pressure', plan.cooker.gaugeKPa)} above the air outside (${print.quantity('pressure', airKPa)}${air}) is ${degrees(workingC)}; open it boils at ${degrees(boilingC)}.`;
     }
     case 'to-pressure': {
       const from = plan.cooker.timerStarts === 'pin' ? 'pin' : 'full pressure';

@@ -74,7 +74,7 @@ describe('Settings', () => {
       answer({ faults: [{ path: 'kitchen.roomC', problem: 'too hot', allowed: '0 to 45 °C' }] }, 400);
     await writes(user, 'Room', '30');
     expect(await screen.findByText(/Not saved: .*too hot/)).toBeTruthy();
-    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Room').value).toBe('19'));
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Room').value).toBe('19 °C'));
   });
 
   test('a file that is no backup is refused in words, and nothing is put back', async () => {

@@ -40,7 +40,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
   const cooking = (useRunning().data ?? []).length > 0;
   const demo = useHealth().data?.demo ?? false;
   const save = useSaveSettings();
-  const { system } = useUnits();
+  const { system, print } = useUnits();
   const setColours = usePreferences((state) => state.setColours);
   const [keysShown, setKeysShown] = useState(false);
   const { pathname } = useLocation();
@@ -70,7 +70,8 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
         <div className="rail-side">
           {settings && (
             <span className="rail-place">
-              {Math.round(settings.kitchen.altitudeM)} m{demo ? ' · demo kitchen' : ''}
+              {print('altitude', settings.kitchen.altitudeM)}
+              {demo ? ' · demo kitchen' : ''}
             </span>
           )}
           {settings && (

@@ -123,7 +123,7 @@ export function Card(): ReactNode {
                         {longDay(task.at)}, {clockTime(task.at)}:{' '}
                       </strong>
                     )}
-                    {aheadText(task)}. {aheadCaution(task)}
+                    {aheadText(task)}. {aheadCaution(task, system)}
                   </li>
                 ))}
               </ul>

@@ -1,8 +1,9 @@
-import { LIMITS, type Cooker, type Range } from '@hervir/core';
+import { LIMITS, type Cooker, type QuantityKind, type Range } from '@hervir/core';
 import { Button, Input, InputNumber, Modal, Switch } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Refused } from '../api/client';
 import { Choice, Field } from '../shared/field';
+import { QuantityInput } from '../shared/quantity-input';
 import { useFocusBack } from '../shared/use-focus-back';
 
 interface Props {
@@ -16,42 +17,45 @@ interface NumberRow {
   readonly key: 'litres' | 'baseDiameterCm' | 'gaugeKPa' | 'watts' | 'minimumLiquidMl' | 'burnCutoutC';
   readonly label: string;
   readonly range: Range;
-  readonly step: number;
+  /** Typed and printed in the cook's units; a plain number with the range's own unit where there is none. */
+  readonly kind?: QuantityKind;
   readonly note?: string;
 }
 
 const NUMBERS: readonly NumberRow[] = [
-  { key: 'litres', label: 'Holds', range: LIMITS.litres, step: 0.1 },
+  { key: 'litres', label: 'Holds', range: LIMITS.litres, kind: 'capacity' },
   {
     key: 'baseDiameterCm',
     label: 'Base across',
     range: LIMITS.baseDiameterCm,
-    step: 0.5,
+    kind: 'length',
     note: 'Inside, where meat can lie.',
   },
   {
     key: 'gaugeKPa',
     label: 'Pressure',
     range: LIMITS.gaugeKPa,
-    step: 1,
-    note: 'The high setting. 10 kPa are 0.1 bar or 1.45 psi.',
+    kind: 'pressure',
+    note: 'The high setting, in kPa, bar or psi.',
   },
-  { key: 'watts', label: 'Heater', range: LIMITS.watts, step: 50, note: 'From its plate, or time a litre of water.' },
+  { key: 'watts', label: 'Heater', range: LIMITS.watts, note: 'From its plate, or time a litre of water.' },
   {
     key: 'minimumLiquidMl',
     label: 'At least',
     range: LIMITS.minimumLiquidMl,
-    step: 10,
+    kind: 'volume',
     note: 'The manual’s minimum liquid. Never less.',
   },
   {
     key: 'burnCutoutC',
     label: 'Burns at',
     range: LIMITS.burnCutoutC,
-    step: 1,
-    note: 'Temperature of the base; 150 where nobody knows.',
+    kind: 'temperature',
+    note: 'Of the base; as it stands where nobody knows.',
   },
 ];
+
+const WATTS_STEP = 50;
 
 /** A cooker's figures, each with what is allowed. */
 export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactNode {
@@ -131,20 +135,31 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
             onChange={(burner) => change({ burner })}
           />
         )}
-        {NUMBERS.map(({ key, label, range, step, note }) => (
+        {NUMBERS.map(({ key, label, range, kind, note }) => (
           <Field key={key} label={label} fault={faults[key]} note={note}>
-            {(id) => (
-              <InputNumber
-                id={id}
-                style={{ width: '100%' }}
-                min={range.min}
-                max={range.max}
-                step={step}
-                suffix={range.unit}
-                value={cooker[key]}
-                onChange={(value) => value !== null && change({ [key]: value })}
-              />
-            )}
+            {(id) =>
+              kind === undefined ? (
+                <InputNumber
+                  id={id}
+                  style={{ width: '100%' }}
+                  min={range.min}
+                  max={range.max}
+                  step={WATTS_STEP}
+                  suffix={range.unit}
+                  value={cooker[key]}
+                  onChange={(value) => value !== null && change({ [key]: value })}
+                />
+              ) : (
+                <QuantityInput
+                  id={id}
+                  label={label}
+                  kind={kind}
+                  value={cooker[key]}
+                  range={range}
+                  onChange={(value) => value !== undefined && change({ [key]: value })}
+                />
+              )
+            }
           </Field>
         ))}
         {cooker.kind === 'electric' && (

@@ -15,6 +15,7 @@ import { WaterTest } from './water-test';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
+  const { print } = useUnits();
   const kitchen = useKitchen();
   const learnt = useLearnt().data ?? [];
   const client = useQueryClient();
@@ -75,7 +76,7 @@ export function Cookers(): ReactNode {
           menu={{
             items: COOKER_SETS.map((set) => ({
               key: set.id,
-              label: set.label,
+              label: `${set.cooker.name}, ${print('capacity', set.cooker.litres)}`,
               onClick: () => setEditing({ id: null, cooker: set.cooker }),
             })),
           }}
@@ -147,10 +148,10 @@ interface CardProps {
 function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps): ReactNode {
   const { print } = useUnits();
   const figures: readonly (readonly [string, string])[] = [
-    ['Size', `${cooker.litres} l, base ${print('length', cooker.baseDiameterCm)}`],
+    ['Size', `${print('capacity', cooker.litres)}, base ${print('length', cooker.baseDiameterCm)}`],
     [
       'Pressure',
-      `${cooker.gaugeKPa} kPa, works at ${print('temperature', workingTemperatureC(cooker.gaugeKPa, kitchen))} here`,
+      `${print('pressure', cooker.gaugeKPa)}, works at ${print('temperature', workingTemperatureC(cooker.gaugeKPa, kitchen))} here`,
     ],
     ['Heater', `${cooker.watts} W, about ${Math.round(cooker.watts * heaterEfficiency(cooker))} reach the pot`],
     ['Minutes count from', cooker.timerStarts === 'pin' ? 'the pin' : 'full pressure'],

@@ -137,6 +137,7 @@ function KeptTasks({
   readonly now: Date;
   readonly onDone: (task: AheadTask) => void;
 }): ReactNode {
+  const { system } = useUnits();
   const found = useQuery({
     queryKey: ['kept-tasks', kept],
     queryFn: async (): Promise<Answer<AheadTask[]>> => reckoner('beside').keptTasks(kept),
@@ -152,7 +153,7 @@ function KeptTasks({
     <div className="ahead-box">
       <ul className="ahead-list">
         {tasks.map((task) => (
-          <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task)}>
+          <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task, system)}>
             <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
               Done
             </Button>

@@ -1,11 +1,11 @@
-import { LIMITS } from '@hervir/core';
+import { kitchenAirKPa, LIMITS } from '@hervir/core';
 import type { Settings as Stored } from '@hervir/contract';
 import { App, Button, Popconfirm, Select, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient, useHealth, useSaveSettings, useSettings } from '../api/queries';
 import { Choice, Field } from '../shared/field';
-import { NumberInput } from '../shared/number-input';
+import { QuantityInput } from '../shared/quantity-input';
 import { Trouble } from '../shared/trouble';
 import { usePreferences } from '../state/preferences';
 import { AboutCard } from './about-card';
@@ -71,13 +71,13 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
         />
         <Field label="Altitude" note="Air is thinner higher up: the pot works cooler and the minutes grow.">
           {(id) => (
-            <NumberInput
+            <QuantityInput
               id={id}
-              suffix="m"
-              min={LIMITS.altitudeM.min}
-              max={LIMITS.altitudeM.max}
+              label="Altitude"
+              kind="altitude"
               value={kitchen.altitudeM}
-              onChange={(altitudeM) => altitudeM !== null && change({ kitchen: { ...kitchen, altitudeM } })}
+              range={LIMITS.altitudeM}
+              onChange={(altitudeM) => altitudeM !== undefined && change({ kitchen: { ...kitchen, altitudeM } })}
             />
           )}
         </Field>
@@ -86,26 +86,26 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
           note="Measured at the kitchen, not reduced to the sea: it overrules the altitude. Leave empty otherwise."
         >
           {(id) => (
-            <NumberInput
+            <QuantityInput
               id={id}
-              suffix="kPa"
-              min={LIMITS.airKPa.min}
-              max={LIMITS.airKPa.max}
-              value={kitchen.airKPa ?? null}
-              placeholder="from the altitude"
-              onChange={(airKPa) => change({ kitchen: { ...kitchen, airKPa: airKPa ?? undefined } })}
+              label="Air pressure"
+              kind="pressure"
+              value={kitchen.airKPa}
+              range={LIMITS.airKPa}
+              derived={kitchenAirKPa({ ...kitchen, airKPa: undefined })}
+              onChange={(airKPa) => change({ kitchen: { ...kitchen, airKPa } })}
             />
           )}
         </Field>
         <Field label="Room">
           {(id) => (
-            <NumberInput
+            <QuantityInput
               id={id}
-              suffix="°C"
-              min={LIMITS.roomC.min}
-              max={LIMITS.roomC.max}
+              label="Room"
+              kind="temperature"
               value={kitchen.roomC}
-              onChange={(roomC) => roomC !== null && change({ kitchen: { ...kitchen, roomC } })}
+              range={LIMITS.roomC}
+              onChange={(roomC) => roomC !== undefined && change({ kitchen: { ...kitchen, roomC } })}
             />
           )}
         </Field>

@@ -11,6 +11,7 @@ import {
 } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
+import { useUnits } from './use-units';
 import { Verdict } from './verdict';
 import { clockTime, dayWord, wallClockOf } from './words';
 import { clsx } from 'clsx';
@@ -92,6 +93,7 @@ export function AheadRow({
 
 /** What is done before the evening: each with its day and hour, done with one press; what is late says what it means. */
 export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props): ReactNode {
+  const { system } = useUnits();
   const late = new Map(
     (startAt === null ? [] : lateOnes(plan, tasks, startAt, now.getTime())).map((one) => [one.task.id, one]),
   );
@@ -106,7 +108,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props
               key={task.id}
               task={task}
               now={now}
-              caution={aheadCaution(task)}
+              caution={aheadCaution(task, system)}
               late={missed && <Verdict tone="watch">{missedText(missed)}</Verdict>}
             >
               {missed && missed.plan !== plan && (

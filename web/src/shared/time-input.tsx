@@ -1,4 +1,4 @@
-import { parseClock } from '@hervir/core';
+import { parseDinnerTime } from '@hervir/core';
 import { Input } from 'antd';
 import { useState, type CSSProperties, type ReactNode } from 'react';
 
@@ -13,12 +13,12 @@ interface Props {
   readonly onFault?: (fault: string | null) => void;
 }
 
-/** A time of day, typed: shown on 24 hours whatever the browser's language, read in either way. */
+/** The time of a dinner, typed: shown on 24 hours whatever the browser's language, read in either way; "6:30" is the evening. */
 export function TimeInput({ label, value, onChange, style, describedBy, onFault }: Props): ReactNode {
   /** What is being typed; null while the value itself is shown. */
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? value;
-  const read = parseClock(text);
+  const read = parseDinnerTime(text);
   const commit = (): void => {
     if (read === undefined) {
       onFault?.(`"${text}" is no time of day; allowed: 00:00 to 23:59, or for instance 7 pm`);

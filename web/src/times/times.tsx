@@ -94,8 +94,8 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
         <div>
           <h1>Times</h1>
           <p className="dim">
-            Minutes under pressure for {inSentence(cooker.name)} at {Math.round(settings.kitchen.altitudeM)} m, where it
-            works at {print('temperature', workingTemperatureC(cooker.gaugeKPa, settings.kitchen))}: until it{' '}
+            Minutes under pressure for {inSentence(cooker.name)} at {print('altitude', settings.kitchen.altitudeM)},
+            where it works at {print('temperature', workingTemperatureC(cooker.gaugeKPa, settings.kitchen))}: until it{' '}
             <em>slices</em>, a <em>fork</em> slides in, it <em>pulls</em> apart. {Math.round(settings.confidence * 10)}{' '}
             in 10 are there by then.
           </p>

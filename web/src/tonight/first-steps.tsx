@@ -1,10 +1,11 @@
 import { COOKER_SETS, EXERCISE_LIST, LIMITS, type Cooker, type CookerSet } from '@hervir/core';
-import { App, Button, InputNumber } from 'antd';
+import { App, Button } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
 import { keys, queryClient, useCookers, useRehearsals, useSaveSettings, useSettings } from '../api/queries';
 import { useStartRehearsal } from '../rehearse/use-start';
+import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { usualUnits } from '../shared/usual-units';
 import { usePreferences } from '../state/preferences';
@@ -13,6 +14,7 @@ import styles from './first-steps.module.css';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
+  const { print } = useUnits();
   const cookers = useCookers().data;
   const settings = useSettings().data;
   const rehearsals = useRehearsals().data;
@@ -45,7 +47,7 @@ export function FirstSteps(): ReactNode {
         <Step title="Which pot is yours?" done={pot}>
           <PotStep />
         </Step>
-        <Step title="How high is your kitchen?" done={high ? `${Math.round(settings.kitchen.altitudeM)} m` : null}>
+        <Step title="How high is your kitchen?" done={high ? print('altitude', settings.kitchen.altitudeM) : null}>
           <HeightStep onDone={sayKitchen} />
         </Step>
         <Step title="Go through it once, without meat" done={rehearsed ? 'rehearsed' : null}>
@@ -107,8 +109,13 @@ function PotStep(): ReactNode {
         <div key={kind} className={styles['first-choices']} role="group" aria-label={word}>
           <span className={styles['first-kind']}>{word}</span>
           {COOKER_SETS.filter(({ cooker }) => cooker.kind === kind).map((set) => (
-            <Button key={set.id} disabled={busy} aria-label={set.label} onClick={() => void take(set)}>
-              {print('volume', set.cooker.litres * 1000)}
+            <Button
+              key={set.id}
+              disabled={busy}
+              aria-label={`${set.cooker.name}, ${print('capacity', set.cooker.litres)}`}
+              onClick={() => void take(set)}
+            >
+              {print('capacity', set.cooker.litres)}
             </Button>
           ))}
         </div>
@@ -122,30 +129,34 @@ function PotStep(): ReactNode {
 
 function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
   const settings = useSettings().data;
+  const { print } = useUnits();
   const save = useSaveSettings();
-  const [metres, setMetres] = useState(0);
-  const keep = (): void => {
+  const [typed, setTyped] = useState(0);
+  const keep = (altitudeM: number): void => {
     if (!settings) return;
-    save.mutate({ ...settings, kitchen: { ...settings.kitchen, altitudeM: metres } }, { onSuccess: onDone });
+    save.mutate({ ...settings, kitchen: { ...settings.kitchen, altitudeM } }, { onSuccess: onDone });
   };
   return (
     <>
       <div className={styles['first-choices']}>
-        <InputNumber
-          aria-label="Altitude of the kitchen"
-          suffix="m"
-          min={LIMITS.altitudeM.min}
-          max={LIMITS.altitudeM.max}
-          value={metres}
-          onChange={(value) => setMetres(value ?? 0)}
-          onPressEnter={keep}
+        <QuantityInput
+          label="Altitude of the kitchen"
+          kind="altitude"
+          value={typed}
+          range={LIMITS.altitudeM}
+          onChange={(value) => {
+            setTyped(value ?? 0);
+            keep(value ?? 0);
+          }}
         />
-        <Button onClick={keep} disabled={save.isPending}>
+        <Button onClick={() => keep(typed)} disabled={save.isPending}>
           Keep it
         </Button>
       </div>
       {save.error && <p role="alert">Not kept: {save.error.message}</p>}
-      <p className="field-note">Thin air lets the pot work cooler: at 1500 m the minutes grow by a fifth.</p>
+      <p className="field-note">
+        Thin air lets the pot work cooler: at {print('altitude', 1500)} the minutes grow by a fifth.
+      </p>
     </>
   );
 }

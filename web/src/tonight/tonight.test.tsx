@@ -232,7 +232,7 @@ describe('a new kitchen', () => {
     await user.click(within(steps).getByRole('button', { name: 'Large stovetop pot, 8 l' }));
     expect(await within(steps).findByText('Large stovetop pot')).toBeTruthy();
     expect(kitchen.cookers.map(({ cooker }) => cooker.litres)).toEqual([8]);
-    const height = within(steps).getByRole('spinbutton', { name: 'Altitude of the kitchen' });
+    const height = within(steps).getByRole('textbox', { name: 'Altitude of the kitchen' });
     await user.clear(height);
     await user.type(height, '640{Enter}');
     expect(await within(steps).findByText('640 m')).toBeTruthy();

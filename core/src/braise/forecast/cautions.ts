@@ -3,6 +3,7 @@ import { cutById } from '../../larder/cuts';
 import { liquidById } from '../../larder/liquids';
 import type { Plan } from '../../plan/plan';
 import type { BurnLevel } from '../../pot/base-temperature';
+import { inDegreesOf, type UnitSystem } from '../../units/quantity';
 import { CAUTION_WORDS, type CautionCode } from '../../words/caution-words';
 import type { LiquidLevel } from './lid';
 
@@ -238,11 +239,13 @@ const RULES: readonly Rule[] = [
  *
  * @param plan the plan
  * @param found what the reckoning found of its fill, base and liquid
+ * @param system the cook's units, for its temperatures
  * @example cautionsFor(plan, { lids: [], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 }, coolsInTime: true }).some((caution) => caution.code === 'lid-steam') // true
  */
-export function cautionsFor(plan: Plan, found: Found): Caution[] {
+export function cautionsFor(plan: Plan, found: Found, system: UnitSystem = 'metric'): Caution[] {
   return RULES.flatMap(({ code, step, source, when, at }) => {
     const runs = at ? found.lids.filter((lid) => at(lid)).map(({ run }) => run) : null;
-    return when(plan, found) && runs?.length !== 0 ? [{ code, step, text: CAUTION_WORDS[code], source, runs }] : [];
+    const text = inDegreesOf(system, CAUTION_WORDS[code]);
+    return when(plan, found) && runs?.length !== 0 ? [{ code, step, text, source, runs }] : [];
   });
 }

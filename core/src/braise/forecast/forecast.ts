@@ -337,19 +337,23 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       handsOnMinutes: schedule.handsOnMinutes,
       tasks: schedule.tasks,
     },
-    cautions: cautionsFor(resolved, {
-      lids: lids.map((lid) => ({
-        run: lid.run,
-        over: lid.fill.over,
-        liquid: lid.liquid.level,
-        missingMl: lid.liquid.missingMl,
-        base: lid.base.level,
-        foams: foamsAt(found, lid),
-      })),
-      middleIsSafe: cuts.every(({ safe }) => safe),
-      inTheWarm: inTheWarm(found, schedule),
-      coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
-    }),
+    cautions: cautionsFor(
+      resolved,
+      {
+        lids: lids.map((lid) => ({
+          run: lid.run,
+          over: lid.fill.over,
+          liquid: lid.liquid.level,
+          missingMl: lid.liquid.missingMl,
+          base: lid.base.level,
+          foams: foamsAt(found, lid),
+        })),
+        middleIsSafe: cuts.every(({ safe }) => safe),
+        inTheWarm: inTheWarm(found, schedule),
+        coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
+      },
+      system,
+    ),
   } as const satisfies Omit<Forecast, 'reasons'>;
   return { ...partial, reasons: reasonsFor(partial, print) };
 }
