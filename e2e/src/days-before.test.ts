@@ -112,6 +112,8 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     await friday.reads(/Warm it through on the hob/);
     await friday.picks('Warmed', 'covered in the oven');
     await friday.reads(/Warm it through in the oven/);
+    // The kitchen has it, not only this page.
+    await friday.reads(/\bSaved\b/);
     await friday.leaves();
 
     const saturday = await on('2027-01-16T11:00:00Z', width);
