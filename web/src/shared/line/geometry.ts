@@ -192,6 +192,9 @@ function stretchesOf(points: readonly CurvePoint[]): CurvePoint[][] {
   return parts;
 }
 
+/** How wide the time axis of a drawing is, px. */
+export const axisWidth = (width: number): number => Math.max(0, width - RIGHT - LEFT);
+
 /**
  * Lays out the line: one clock, lanes above, the pot's temperature and the meat's tenderness below.
  *

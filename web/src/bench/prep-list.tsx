@@ -1,0 +1,43 @@
+import { bowlsOf, prepSteps, printDuration, printerFor } from '@hervir/core';
+import type { ReactNode } from 'react';
+import { useUnits } from '../shared/use-units';
+import { Instead } from './instead';
+import listsStyles from './lists.module.css';
+import type { StationProps } from './station';
+
+/** The board in its order, the bowls by when they go in, and what can stand in. */
+export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): ReactNode {
+  const { system, print } = useUnits();
+  const placed = forecast ? { ...plan, ...forecast.placed } : plan;
+  const steps = prepSteps(placed, printerFor(system));
+  const bowls = forecast ? bowlsOf(forecast, printerFor(system)) : [];
+  return (
+    <section aria-label="Prep list" className={listsStyles['prep']}>
+      <h3>Prep, in the order of the board</h3>
+      <ol>
+        {steps.map(({ id, text, minutes, meat: raw }) => (
+          <li key={id}>
+            {text} <span className="figure dim">{printDuration(Math.max(1, minutes))}</span>
+            {raw && id === steps.find((step) => step.meat && step.when === 'board')?.id && (
+              <small className="dim"> Raw meat from here: board, knife and hands washed after it.</small>
+            )}
+          </li>
+        ))}
+      </ol>
+      {bowls.length > 0 && (
+        <>
+          <h3>Bowls, by when they go in</h3>
+          <ul>
+            {bowls.map(({ moment, items }) => (
+              <li key={moment}>
+                <strong>{moment}:</strong>{' '}
+                {items.map(({ what, grams }) => `${what.toLowerCase()} ${print('mass', grams)}`).join(', ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <Instead plan={plan} edit={edit} />
+    </section>
+  );
+}

@@ -1,0 +1,86 @@
+import { inTen, shiftIso, TARGET_WORDS, upperFirst, type Forecast } from '@hervir/core';
+import { Spin } from 'antd';
+import type { ReactNode } from 'react';
+import { lateStart } from '../shared/late-start';
+import { mealWords } from '../shared/meal-words';
+import { clockTime, dayWord } from '../shared/words';
+import { useBeside } from '../workers/use-beside';
+import styles from './tonight.module.css';
+
+interface AnswerProps {
+  readonly forecast: Forecast | null;
+  readonly fault: string | null | undefined;
+  readonly allowed: string | undefined;
+  readonly now: Date;
+}
+
+/** When to begin, how long it takes and how sure that is; what is wrong where it cannot be cooked. */
+export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
+  if (fault !== null && fault !== undefined) {
+    return (
+      <div role="alert" id="tonight-fault">
+        <div className={styles['answer-begin']} style={{ fontSize: '1.75rem' }}>
+          This cannot be cooked as it stands
+        </div>
+        <p>
+          {fault}
+          {allowed === undefined ? '' : `. Allowed: ${allowed}`}
+        </p>
+      </div>
+    );
+  }
+  if (forecast === null) return <Spin description="Reckoning" />;
+  const { chance } = forecast.tenderness;
+  const { startAt } = forecast.clock;
+  const late = lateStart(forecast.clock, now);
+  const sure = inTen(chance.at + chance.past);
+  const odds = `${upperFirst(sure)} that ${TARGET_WORDS[forecast.plan.target]}.`;
+  const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} for the pressure to fall. ${odds}`;
+  if (startAt === null) return <p>{below}</p>;
+  if (late !== null) {
+    return (
+      <>
+        <div className={styles['answer-begin']}>Begin now</div>
+        <p>
+          Too late for {clockTime(forecast.clock.eatAt ?? '')}: begun now, dinner is at{' '}
+          <strong>{clockTime(late.dinnerAt)}</strong>. {below}
+        </p>
+      </>
+    );
+  }
+  return (
+    <>
+      <div className={styles['answer-begin']}>
+        Begin {clockTime(startAt)}
+        {dayWord(startAt, now) === 'today' ? (
+          ''
+        ) : (
+          <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
+        )}
+      </div>
+      <p>
+        {below} <InTime forecast={forecast} />
+      </p>
+    </>
+  );
+}
+
+/** How sure one may want a dinner to be before one sits down to wait for it. */
+const FAIRLY_SURE = 0.8;
+
+/** How sure dinner is by its time, and when to begin to be fairly sure; nothing until that is reckoned. */
+function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
+  const odds = useBeside('dinner', forecast.plan);
+  const { startAt, eatAt } = forecast.clock;
+  const surer = odds?.beginnings.find(({ chance }) => chance === FAIRLY_SURE);
+  if (odds === null || startAt === null || eatAt === null) return null;
+  return (
+    <>
+      {mealWords(forecast.plan.cookAhead !== undefined).by} {clockTime(eatAt)}: {inTen(odds.inTime)}
+      {surer && surer.earlier > 0
+        ? `; begun ${clockTime(shiftIso(startAt, -surer.earlier))}, ${inTen(FAIRLY_SURE)}`
+        : ''}
+      .
+    </>
+  );
+}
