@@ -188,9 +188,7 @@ describe('a plan with what was learnt', () => {
     const f = forecast({ ...known, confidence: 0.8 });
     expect(f.proposedMinutes).toBeLessThan(f.withoutLearnt ?? 0);
     const said = f.reasons.filter(({ figure }) => figure === 'pressureMinutes').map(({ text }) => text);
-    expect(said.join(' ')).toMatch(
-      /minutes fewer, learnt from your log: .* closer together than animals are taken to be/,
-    );
+    expect(said.join(' ')).toMatch(/minutes fewer, learnt from your log: .* its animals are more alike than usual/);
   });
 
   test('takes only what is its own cooker’s and cut’s, and nothing that is switched off', () => {
