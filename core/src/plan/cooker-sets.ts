@@ -3,7 +3,6 @@ import type { Cooker } from './plan';
 /** A starting set for a new cooker: common sizes and their usual figures, no one's product. */
 export interface CookerSet {
   readonly id: string;
-  readonly label: string;
   readonly cooker: Cooker;
 }
 
@@ -25,7 +24,6 @@ function set(kind: Cooker['kind'], [name, litres, baseDiameterCm, watts, gaugeKP
   const electric = kind === 'electric';
   return {
     id: `${kind}-${litres}`,
-    label: `${name}, ${litres} l`,
     cooker: {
       name,
       kind,

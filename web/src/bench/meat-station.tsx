@@ -6,6 +6,7 @@ import { Prep } from './prep';
 import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
+import { SURE, sureWords } from '../shared/sure-words';
 import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
 import { changing, type StationProps } from './station';
 
@@ -153,17 +154,9 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
 
 /** How sure one may want to be, and what a plan asks for besides. */
 const sureOptions = (own: number): { value: number; label: string }[] =>
-  [...new Set([0.5, 0.6, 0.7, 0.8, 0.9, 0.95, own])]
+  [...new Set([...SURE, own])]
     .sort((a, b) => a - b)
-    .map((value) => ({
-      value,
-      label:
-        value === 0.5
-          ? '5 in 10, the middle estimate'
-          : value === 0.95
-            ? '19 in 20'
-            : `${Math.round(value * 100) / 10} in 10`,
-    }));
+    .map((value) => ({ value, label: value === 0.5 ? `${sureWords(value)}, the middle estimate` : sureWords(value) }));
 
 /** Whether it is thawed, until when it cooks, how sure; what else is in the pot, and what is done to it before. */
 function HowItIsWanted({ plan, forecast, edit, faultAt }: StationProps): ReactNode {

@@ -1,4 +1,5 @@
 import { useLayoutEffect, useRef, useState } from 'react';
+import { useMedia } from '../shared/use-media';
 
 /** Sizes that a sentence may take, over its usual one. */
 const SIZES: readonly number[] = [1, 0.93, 0.87, 0.82, 0.77, 0.72];
@@ -17,6 +18,7 @@ const BESIDE = '(min-width: 63.8em)';
  */
 export function useFitted(text: unknown, held: boolean): React.RefObject<HTMLParagraphElement | null> {
   const ref = useRef<HTMLParagraphElement>(null);
+  const beside = useMedia(BESIDE);
   const size = useRef(0);
   const heldAt = useRef<number | null>(null);
   const [windowWidth, setWindowWidth] = useState(() => window.innerWidth);
@@ -30,8 +32,10 @@ export function useFitted(text: unknown, held: boolean): React.RefObject<HTMLPar
     if (!sentence) return;
     if (held) heldAt.current ??= sentence.offsetHeight;
     else heldAt.current = null;
-    const beside = window.matchMedia(BESIDE).matches ? BESIDE_BUTTONS : Number.POSITIVE_INFINITY;
-    const most = Math.min(beside, heldAt.current ?? Number.POSITIVE_INFINITY);
+    const most = Math.min(
+      beside ? BESIDE_BUTTONS : Number.POSITIVE_INFINITY,
+      heldAt.current ?? Number.POSITIVE_INFINITY,
+    );
     // While it is held it is not made larger again: letters that breathe under a drag are worse than small ones.
     if (!held) size.current = 0;
     const set = (): void => sentence.style.setProperty('--fitted', String(SIZES[size.current]));
@@ -41,6 +45,6 @@ export function useFitted(text: unknown, held: boolean): React.RefObject<HTMLPar
       set();
     }
     sentence.style.minHeight = heldAt.current === null ? '' : `${heldAt.current}px`;
-  }, [text, held, windowWidth]);
+  }, [text, held, beside, windowWidth]);
   return ref;
 }

@@ -2,10 +2,7 @@ import type { LogCharts } from '@hervir/contract';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
-import { Chart } from './chart';
-
-/** As high as the rows of the charts beside it, px. */
-const HEIGHT = 222;
+import { Chart, CHART_HEIGHT as HEIGHT } from './chart';
 
 /** By how many minutes dinners were late, by quarters of an hour. */
 export function Late({ bins }: { readonly bins: LogCharts['late'] }): ReactNode {

@@ -4,11 +4,9 @@ import { scaleLinear, scaleLog } from 'd3-scale';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
-import { Chart } from './chart';
+import { Chart, CHART_HEIGHT as HEIGHT } from './chart';
 import styles from './log.module.css';
 
-/** As high as the rows of the charts beside it, px. */
-const HEIGHT = 222;
 const LEFT = 40;
 /** Where no point is drawn, the axis may begin anywhere. */
 const NO_DAY = 0;

@@ -4,6 +4,7 @@ import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
+import { SURE, sureWords } from '../shared/sure-words';
 
 const PREP_SPEEDS: readonly (readonly [number, string])[] = [
   [0.6, 'Quick: six minutes in ten'],
@@ -82,10 +83,7 @@ export function KitchenFields({ settings, change }: Props): ReactNode {
           <Select
             id={id}
             value={settings.confidence}
-            options={[0.5, 0.6, 0.7, 0.8, 0.9, 0.95].map((value) => ({
-              value,
-              label: value === 0.95 ? '19 in 20' : `${Math.round(value * 10)} in 10`,
-            }))}
+            options={SURE.map((value) => ({ value, label: sureWords(value) }))}
             onChange={(confidence) => change({ confidence })}
           />
         )}

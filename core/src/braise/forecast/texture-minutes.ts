@@ -18,7 +18,7 @@ export interface TextureMinutes {
 }
 
 /** No stage is looked at for longer, minutes. */
-export const LONGEST_MINUTES = 120;
+const LONGEST_MINUTES = 120;
 
 /** What the pot does around a stage: up to its minutes, in them, and after. */
 interface Around {

@@ -6,7 +6,7 @@ import type { Edit } from '../station';
 import { GrainFields, OtherFields, VegetableFields } from './item-fields';
 import { isChosen, type Chosen, type LaneItem } from './lane-items';
 import styles from './lanes.module.css';
-import { withoutItem } from './plan-changes';
+import { changedAt, withoutAt, type ItemOf, type ListKind } from './plan-lists';
 import { StageFields } from './stage-fields';
 
 interface Props {
@@ -16,10 +16,6 @@ interface Props {
   readonly chosen: Chosen | null;
   readonly edit: Edit;
 }
-
-/** The nth of a list, changed. */
-const at = <T extends object>(items: readonly T[], index: number, part: Partial<T>): T[] =>
-  items.map((item, i) => (i === index ? { ...item, ...part } : item));
 
 /** What is open beside the lanes: the fields of one thing that goes in, or of a stage. */
 export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): ReactNode {
@@ -58,7 +54,7 @@ export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): Rea
           type="text"
           icon={<CloseOutlined aria-hidden />}
           aria-label={`Take ${name.toLowerCase()} out`}
-          onClick={() => edit((before) => withoutItem(before, chosen))}
+          onClick={() => edit((before) => withoutAt(before, chosen.kind, chosen.index))}
         />
       </div>
       {fields}
@@ -73,39 +69,22 @@ function fieldsOf(
   edit: Edit,
 ): ReactNode {
   const own = { plan, number: index + 1, lane };
-  if (kind === 'vegetable') {
-    const item = plan.vegetables[index];
-    return (
-      item && (
-        <VegetableFields
-          {...own}
-          item={item}
-          change={(part) => edit((before) => ({ ...before, vegetables: at(before.vegetables, index, part) }))}
-        />
-      )
-    );
+  const changing =
+    <K extends ListKind>(of: K) =>
+    (part: Partial<ItemOf<K>>): void =>
+      edit((before) => changedAt(before, of, index, part));
+  switch (kind) {
+    case 'vegetable': {
+      const item = plan.vegetables[index];
+      return item && <VegetableFields {...own} item={item} change={changing(kind)} />;
+    }
+    case 'grain': {
+      const item = plan.grains[index];
+      return item && <GrainFields {...own} item={item} change={changing(kind)} />;
+    }
+    case 'other': {
+      const item = plan.others[index];
+      return item && <OtherFields plan={plan} number={index + 1} item={item} change={changing(kind)} />;
+    }
   }
-  if (kind === 'grain') {
-    const item = plan.grains[index];
-    return (
-      item && (
-        <GrainFields
-          {...own}
-          item={item}
-          change={(part) => edit((before) => ({ ...before, grains: at(before.grains, index, part) }))}
-        />
-      )
-    );
-  }
-  const item = plan.others[index];
-  return (
-    item && (
-      <OtherFields
-        plan={plan}
-        number={index + 1}
-        item={item}
-        change={(part) => edit((before) => ({ ...before, others: at(before.others, index, part) }))}
-      />
-    )
-  );
 }

@@ -36,6 +36,43 @@ const placeOptions = (plan: Plan): { value: string; label: string }[] => [
   ...placesOf(plan).map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
 ];
 
+interface HowMuchProps {
+  readonly of: string;
+  readonly grams: number;
+  readonly onGrams: (grams: number) => void;
+}
+
+function HowMuch({ of, grams, onGrams }: HowMuchProps): ReactNode {
+  return (
+    <QuantityInput
+      label={`How much ${of}`}
+      kind="mass"
+      value={grams}
+      range={LIMITS.ingredientGrams}
+      onChange={(next) => next !== undefined && onGrams(next)}
+    />
+  );
+}
+
+interface PlaceProps {
+  readonly plan: Plan;
+  readonly of: string;
+  readonly place: string;
+  readonly onPlace: (place: string) => void;
+}
+
+function PlaceOf({ plan, of, place, onPlace }: PlaceProps): ReactNode {
+  return (
+    <Select
+      aria-label={`Place of ${of}`}
+      value={place}
+      options={placeOptions(plan)}
+      popupMatchSelectWidth={190}
+      onChange={onPlace}
+    />
+  );
+}
+
 /** What a vegetable is, how much, how soft, how large, and where it goes in. */
 export function VegetableFields({ plan, number, item, lane, change }: Props<Plan['vegetables'][number]>): ReactNode {
   const { name, usualCm } = vegetableById(item.vegetable);
@@ -50,13 +87,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
         popupMatchSelectWidth={220}
         onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
       />
-      <QuantityInput
-        label={`How much ${called}`}
-        kind="mass"
-        value={item.grams}
-        range={LIMITS.ingredientGrams}
-        onChange={(grams) => grams !== undefined && change({ grams })}
-      />
+      <HowMuch of={called} grams={item.grams} onGrams={(grams) => change({ grams })} />
       <QuantityInput
         label={`Size of ${called}`}
         kind="length"
@@ -72,13 +103,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
         popupMatchSelectWidth={150}
         onChange={(texture) => change({ texture })}
       />
-      <Select
-        aria-label={`Place of ${called}`}
-        value={item.place}
-        options={placeOptions(plan)}
-        popupMatchSelectWidth={190}
-        onChange={(place) => change({ place })}
-      />
+      <PlaceOf plan={plan} of={called} place={item.place} onPlace={(place) => change({ place })} />
       <OwnName of={called} value={item.name} onChange={(own) => change({ name: own })} />
       {lane?.staged && (
         <Outcome plan={plan} item={lane.staged} window={lane.window} onSize={(sizeCm) => change({ sizeCm })} />
@@ -105,20 +130,8 @@ export function GrainFields({ plan, number, item, lane, change }: Props<Plan['gr
         popupMatchSelectWidth={220}
         onChange={(grain) => change({ grain })}
       />
-      <QuantityInput
-        label={`How much ${called}`}
-        kind="mass"
-        value={item.grams}
-        range={LIMITS.ingredientGrams}
-        onChange={(grams) => grams !== undefined && change({ grams })}
-      />
-      <Select
-        aria-label={`Place of ${called}`}
-        value={item.place}
-        options={placeOptions(plan)}
-        popupMatchSelectWidth={190}
-        onChange={(place) => change({ place })}
-      />
+      <HowMuch of={called} grams={item.grams} onGrams={(grams) => change({ grams })} />
+      <PlaceOf plan={plan} of={called} place={item.place} onPlace={(place) => change({ place })} />
       {lane?.place === 'start' && (
         <Select
           aria-label={`Layer of ${called}`}
@@ -149,13 +162,7 @@ export function OtherFields({ plan, number, item, change }: Omit<Props<Plan['oth
         maxLength={80}
         onChange={({ target }) => target.value.trim() !== '' && change({ name: target.value })}
       />
-      <QuantityInput
-        label={`How much ${item.name}`}
-        kind="mass"
-        value={item.grams}
-        range={LIMITS.ingredientGrams}
-        onChange={(grams) => grams !== undefined && change({ grams })}
-      />
+      <HowMuch of={item.name} grams={item.grams} onGrams={(grams) => change({ grams })} />
       <Select
         aria-label={`Place of ${item.name}`}
         value={item.place}

@@ -1,6 +1,7 @@
 import { forecast, newPlan, type Plan } from '@hervir/core';
 import { firstChosen, isShown, lanesOf, movedTo, placesFor } from './lane-items';
-import { withOneMore, withoutItem, withoutStage } from './plan-changes';
+import { withOneMore, withoutStage } from './plan-changes';
+import { withoutAt } from './plan-lists';
 
 const plan: Plan = {
   ...newPlan({ cut: 'goat-shoulder', form: 'chunks', grams: 1500 }),
@@ -62,7 +63,7 @@ describe('what is added and taken out', () => {
     expect(more.chosen).toEqual({ kind: 'vegetable', index: 2 });
     // What is there already is not proposed again.
     expect(more.plan.vegetables[2]?.vegetable).toBe('potato-waxy');
-    expect(withoutItem(more.plan, { kind: 'vegetable', index: 2 })).toEqual(plan);
+    expect(withoutAt(more.plan, 'vegetable', 2)).toEqual(plan);
     expect(withOneMore(plan, 'grain').plan.grains).toHaveLength(2);
     expect(withOneMore(plan, 'other').plan.others).toHaveLength(2);
   });

@@ -14,6 +14,7 @@ import {
   type TextureMinutes,
 } from '@hervir/core';
 import { placesOf } from '../places';
+import { changedAt } from './plan-lists';
 
 /** Something that goes in at a stage, by the list of the plan it stands in. */
 export interface LaneItem {
@@ -53,7 +54,7 @@ function portionIds(plan: Plan): (kind: LaneItem['kind'], index: number) => Port
 }
 
 /** Everything that goes in at a stage, in the order of the plan's lists. */
-export function laneItems(plan: Plan, forecast: Forecast): LaneItem[] {
+function laneItems(plan: Plan, forecast: Forecast): LaneItem[] {
   const idOf = portionIds(plan);
   const staged = forecast.stages.flatMap((stage) => stage.items);
   const windows = textureMinutes(forecast);
@@ -117,18 +118,8 @@ export const placesFor = ({ kind }: Pick<LaneItem, 'kind'>, lanes: readonly Pick
     .filter((place) => (kind === 'other' ? !ONLY_COOKED.has(place) : place !== AT_THE_END));
 
 /** The plan with something at another stage. */
-export function movedTo(plan: Plan, { kind, index }: Pick<LaneItem, 'kind' | 'index'>, place: Place): Plan {
-  const at = <T extends object>(items: readonly T[]): T[] =>
-    items.map((item, i) => (i === index ? { ...item, place } : item));
-  switch (kind) {
-    case 'vegetable':
-      return { ...plan, vegetables: at(plan.vegetables) };
-    case 'grain':
-      return { ...plan, grains: at(plan.grains) };
-    case 'other':
-      return { ...plan, others: at(plan.others) };
-  }
-}
+export const movedTo = (plan: Plan, { kind, index }: Pick<LaneItem, 'kind' | 'index'>, place: Place): Plan =>
+  changedAt(plan, kind, index, { place });
 
 /** What is open when nothing was pressed yet: the first thing that is not as asked, or the first there is. */
 export function firstChosen(lanes: readonly LaneOf[]): Chosen | null {

@@ -1,15 +1,13 @@
 import { useDroppable } from '@dnd-kit/core';
 import { LIMITS } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { MINUTE_KEYS, useMinutes } from '../../shared/line/use-minutes';
+import { LONGEST_LATER } from '../../shared/line/stage-handle';
+import { MINUTE_KEYS, useMinutes, wholeMinutes } from '../../shared/line/use-minutes';
 import { useWidth } from '../../shared/use-width';
 import { isWithin, laneScale, windowBar, windowWords, type LaneScale } from './lane-geometry';
 import { LaneHandle } from './lane-handle';
 import type { LaneItem, LaneOf } from './lane-items';
 import styles from './lanes.module.css';
-
-/** Nobody runs a later stage longer by hand, minutes. */
-const LONGEST_LATER = 120;
 
 interface Props {
   readonly lane: LaneOf;
@@ -28,7 +26,7 @@ export function Lane({ lane, open, onOpen, onMinutes, chip }: Props): ReactNode 
   const most = lane.place === 'start' ? LIMITS.pressureMinutes.max : LONGEST_LATER;
   const { dragged, handlers } = useMinutes({
     value: lane.minutes ?? 0,
-    clamp: (minutes) => Math.min(most, Math.max(0, Math.round(minutes))),
+    clamp: wholeMinutes(most),
     perPixel: width > 0 ? scale.minutes / width : 0,
     keys: MINUTE_KEYS,
     onDrop: onMinutes,

@@ -1,5 +1,6 @@
 import { GRAINS, stageOf, VEGETABLES, type Plan, type PlannedStage } from '@hervir/core';
 import type { Chosen } from './lane-items';
+import { withMore } from './plan-lists';
 
 /** So many of each list, and so many stages of the cook's own. */
 export const MOST = { vegetable: 20, grain: 8, other: 12, stage: 6 } as const;
@@ -47,13 +48,13 @@ export function withOneMore(plan: Plan, what: Added): { readonly plan: Plan; rea
       const taken = plan.grains.map(({ grain }) => grain);
       const grain = freeOf(GRAINS, FIRST_GRAINS, taken);
       return {
-        plan: { ...plan, grains: [...plan.grains, { grain, grams: 120, place: 'auto' }] },
+        plan: withMore(plan, 'grain', { grain, grams: 120, place: 'auto' }),
         chosen: { kind: 'grain', index: taken.length },
       };
     }
     case 'other':
       return {
-        plan: { ...plan, others: [...plan.others, { name: 'olives', grams: 50, place: 'end' }] },
+        plan: withMore(plan, 'other', { name: 'olives', grams: 50, place: 'end' }),
         chosen: { kind: 'other', index: plan.others.length },
       };
     case 'pressure':
@@ -88,17 +89,4 @@ export function withoutStage(plan: Plan, id: string): Plan {
       comesOut: meat.comesOut === id ? 'end' : meat.comesOut,
     })),
   };
-}
-
-/** Without one thing of its list. */
-export function withoutItem(plan: Plan, { kind, index }: Exclude<Chosen, { kind: 'stage' }>): Plan {
-  const rest = <T>(items: readonly T[]): T[] => items.filter((_, i) => i !== index);
-  switch (kind) {
-    case 'vegetable':
-      return { ...plan, vegetables: rest(plan.vegetables) };
-    case 'grain':
-      return { ...plan, grains: rest(plan.grains) };
-    case 'other':
-      return { ...plan, others: rest(plan.others) };
-  }
 }

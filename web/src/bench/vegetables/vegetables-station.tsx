@@ -9,6 +9,7 @@ import { ChosenPanel } from './chosen-panel';
 import { firstChosen, lanesOf, movedTo, type Chosen } from './lane-items';
 import { Lanes } from './lanes';
 import { withOneMore } from './plan-changes';
+import { listOf } from './plan-lists';
 
 /** px */
 const SECTION_HEIGHT = 200;
@@ -77,16 +78,8 @@ export function VegetablesStation({ plan, forecast, edit, onStation, why }: Prop
 }
 
 /** What was chosen may have been taken out since, here or by an undo. */
-function isThere(chosen: Chosen, { vegetables, grains, others, stages }: StationProps['plan']): boolean {
-  switch (chosen.kind) {
-    case 'vegetable':
-      return chosen.index < vegetables.length;
-    case 'grain':
-      return chosen.index < grains.length;
-    case 'other':
-      return chosen.index < others.length;
-    case 'stage':
-      // A stage that is only Hervir's has nothing of its own in the plan until it is changed.
-      return stages.some(({ id }) => id === chosen.place) || chosen.place === 'second-run' || chosen.place === 'simmer';
-  }
+function isThere(chosen: Chosen, plan: StationProps['plan']): boolean {
+  if (chosen.kind !== 'stage') return chosen.index < listOf(plan, chosen.kind).length;
+  // A stage that is only Hervir's has nothing of its own in the plan until it is changed.
+  return plan.stages.some(({ id }) => id === chosen.place) || ['second-run', 'simmer'].includes(chosen.place);
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { LineGeometry } from './geometry';
-import { MINUTE_KEYS, useMinutes } from './use-minutes';
+import { MINUTE_KEYS, useMinutes, wholeMinutes } from './use-minutes';
 
 interface Props {
   readonly g: LineGeometry;
@@ -9,15 +9,14 @@ interface Props {
 }
 
 /** Nobody runs a later stage longer by hand, minutes. */
-const LONGEST = 120;
-const clamp = (minutes: number): number => Math.min(LONGEST, Math.max(0, Math.round(minutes)));
+export const LONGEST_LATER = 120;
 
 /** The end of a run or a simmer after the first: dragged or moved with the arrow keys, as the first run's is. */
 export function StageHandle({ g, handle, onDrop }: Props): ReactNode {
   const perMinute = g.x(1) - g.x(0);
   const { dragged, handlers } = useMinutes({
     value: handle.minutes,
-    clamp,
+    clamp: wholeMinutes(LONGEST_LATER),
     perPixel: 1 / perMinute,
     keys: MINUTE_KEYS,
     onDrop,
@@ -31,7 +30,7 @@ export function StageHandle({ g, handle, onDrop }: Props): ReactNode {
       tabIndex={0}
       aria-label={`Minutes of ${handle.name.toLowerCase()}`}
       aria-valuemin={0}
-      aria-valuemax={LONGEST}
+      aria-valuemax={LONGEST_LATER}
       aria-valuenow={shown}
       aria-valuetext={`${Math.round(shown)} minutes`}
       {...handlers}

@@ -10,6 +10,12 @@ export const MINUTE_KEYS: Readonly<Record<string, number>> = {
   PageDown: -5,
 };
 
+/** Whole minutes from none to the most there may be. */
+export const wholeMinutes =
+  (most: number) =>
+  (minutes: number): number =>
+    Math.min(most, Math.max(0, Math.round(minutes)));
+
 interface Options {
   readonly value: number;
   readonly clamp: (minutes: number) => number;

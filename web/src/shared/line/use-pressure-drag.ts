@@ -1,5 +1,5 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { MINUTE_KEYS } from './use-minutes';
+import { useRef, useState, type PointerEvent } from 'react';
+import { MINUTE_KEYS, wholeMinutes, type Minutes } from './use-minutes';
 
 /** Wider while it is dragged, so that the end has somewhere to go. */
 const ROOM = 1.12;
@@ -18,13 +18,7 @@ interface Options {
 export interface PressureDrag {
   /** Minutes the drawing is wide while it is dragged; null when it fits the plan. */
   readonly held: number | null;
-  readonly handlers: {
-    readonly onPointerDown: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerMove: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerUp: (event: PointerEvent<SVGGElement>) => void;
-    readonly onPointerCancel: (event: PointerEvent<SVGGElement>) => void;
-    readonly onKeyDown: (event: KeyboardEvent<SVGGElement>) => void;
-  };
+  readonly handlers: Minutes['handlers'];
 }
 
 /**
@@ -35,13 +29,13 @@ export interface PressureDrag {
 export function usePressureDrag(axis: number, { minutes, total, longest, onDrag, onDrop }: Options): PressureDrag {
   const [held, setHeld] = useState<number | null>(null);
   const grip = useRef<{ pointer: number; from: number; minutes: number; perPixel: number } | null>(null);
-  const clamp = (wanted: number): number => Math.min(longest, Math.max(0, Math.round(wanted)));
+  const clamp = wholeMinutes(longest);
   const under = (event: PointerEvent): number | null => {
     const { current } = grip;
     if (!current || current.pointer !== event.pointerId) return null;
     return clamp(current.minutes + (event.clientX - current.from) * current.perPixel);
   };
-  const end = (event: PointerEvent<SVGGElement>): void => {
+  const end = (event: PointerEvent): void => {
     const wanted = under(event);
     grip.current = null;
     setHeld(null);
