@@ -84,7 +84,7 @@ export function StackedRows<K extends string>({ rows, kinds, most, leastText = 0
         )}
       </div>
       <p className={styles['log-legend']}>
-        {(Object.values(kinds) as StackKind[]).map(({ fill, sign, word }) => (
+        {Object.values<StackKind>(kinds).map(({ fill, sign, word }) => (
           <span key={word} style={{ color: fill }}>
             {sign} {word}
           </span>
