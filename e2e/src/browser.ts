@@ -377,19 +377,25 @@ export class Person {
   /** Opens a list and takes an entry by its words. */
   async picks(name: string, entry: string): Promise<void> {
     const list = await this.finds('combobox', name);
-    await list.click();
-    // Only a list that is searched takes letters; in another a space would choose, or close it.
-    const searched = await list.evaluate((element) => element instanceof HTMLInputElement && !element.readOnly);
-    if (searched) await list.type(entry);
-    const taken = async (): Promise<boolean> =>
+    const isOpen = (): Promise<boolean> => list.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
+    const taken = (): Promise<boolean> =>
       list.evaluate((element, words) => (element.closest('.ant-select')?.textContent ?? '').includes(words), entry);
-    // The list slides open: a press that came too early is made again, as a person would.
-    for (let attempt = 0; attempt < 4; attempt += 1) {
-      const option = await this.page.waitForSelector(
-        `.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`,
-        { visible: true },
-      );
-      await option?.click();
+    // A press lands beside the list when the page above it grew at that moment, or on an entry that is still sliding: it is
+    // made again, as a person would, for as long as anything is waited for.
+    for (const until = Date.now() + PATIENCE; Date.now() < until;) {
+      if (!(await isOpen())) {
+        await list.click();
+        // Only a list that is searched takes letters; in another a space would choose, or close it.
+        const searched = await list.evaluate((element) => element instanceof HTMLInputElement && !element.readOnly);
+        if (searched) await list.type(entry);
+      }
+      const option = await this.page
+        .waitForSelector(`.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`, {
+          visible: true,
+          timeout: 3_000,
+        })
+        .catch(() => null);
+      await option?.click().catch(() => undefined);
       for (let look = 0; look < 20; look += 1) {
         if (await taken()) return;
         await new Promise((resolve) => setTimeout(resolve, 100));
