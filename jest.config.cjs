@@ -23,11 +23,14 @@ const project = (name, extra = {}) => ({
   testEnvironmentOptions: { customExportConditions: ['hervir-source', 'node', 'require', 'node-addons'] },
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '^.+\\.[cm]?[jt]s$': swc() },
+  transformIgnorePatterns: [
+    '/node_modules/(?!(intl-messageformat|@formatjs/[a-z-]+|d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)',
+  ],
   ...extra,
   setupFiles: [`${__dirname}/scripts/seed.cjs`, ...(extra.setupFiles ?? [])],
 });
 
-module.exports = {
+const config = {
   // Nothing is timed: a test ends by itself, and one that hangs is somebody's to look at.
   testTimeout: 900_000,
   testSequencer: `${__dirname}/scripts/browser-first.cjs`,
@@ -53,8 +56,15 @@ module.exports = {
         '(^|/)reckoner$': '<rootDir>/src/testing/reckoner.ts',
         '(^|/)begin$': '<rootDir>/src/testing/begin.ts',
       },
-      transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)'],
     }),
     project('e2e'),
   ],
+};
+
+/** Messages are compiled first: the tests speak them. */
+module.exports = async () => {
+  const { compileMessages } = await import('./scripts/messages.mjs');
+  const faults = await compileMessages();
+  if (faults.length > 0) throw new Error(faults.join('\n'));
+  return config;
 };

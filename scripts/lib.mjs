@@ -83,16 +83,26 @@ export const tsc = join(root, 'node_modules/typescript-native/bin/tsc');
 
 /** Compiles the reckoning and the contract where they have changed. */
 export function buildReckoning({ quiet = false } = {}) {
-  if (!stale(['core', 'contract'], 'reckoning')) return;
-  const status = run(process.execPath, [tsc, '-b', 'core', 'contract'], quiet ? { stdio: ['ignore', 2, 2] } : {});
+  compileMessages();
+  if (!stale(['language', 'core', 'contract'], 'reckoning')) return;
+  const status = run(
+    process.execPath,
+    [tsc, '-b', 'language', 'core', 'contract'],
+    quiet ? { stdio: ['ignore', 2, 2] } : {},
+  );
   if (status !== 0) stop('The reckoning does not compile.');
   stampBuild('reckoning');
+}
+
+/** Compiles the messages of every language; what is wrong with one stops everything. */
+export function compileMessages() {
+  if (run(process.execPath, [join(root, 'scripts/messages.mjs')]) !== 0) stop('The messages do not compile.');
 }
 
 /** Compiles everything and bundles the web where anything has changed. */
 export function buildAll() {
   buildReckoning();
-  if (!stale(['core', 'contract', 'server', 'web'], 'all')) return;
+  if (!stale(['language', 'core', 'contract', 'server', 'web'], 'all')) return;
   if (run(process.execPath, [tsc, '-b', 'server']) !== 0) stop('The server does not compile.');
   if (run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') }) !== 0)
     stop('The web does not build.');

@@ -5,10 +5,12 @@ import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/app';
+import { beginToSpeak } from './language/load';
 import { keepOnDevice } from './offline/install';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no place for the application');
+await beginToSpeak('en');
 createRoot(root).render(
   <StrictMode>
     <App />

@@ -1,6 +1,7 @@
 import type { Fault } from '@hervir/contract';
 import { KEPT_HEADER } from '../offline/kept';
 import { heard, unheard } from '../state/server-store';
+import { t } from '../language/t';
 
 /** The server refused, and says why field by field. */
 export class Refused extends Error {
@@ -9,7 +10,9 @@ export class Refused extends Error {
     readonly faults: readonly Fault[],
     readonly body: unknown,
   ) {
-    super(faults.map((fault) => `${fault.path}: ${fault.problem}`).join('; ') || `the server answered ${status}`);
+    super(
+      faults.map((fault) => `${fault.path}: ${fault.problem}`).join('; ') || t('api.the-server-answered', { status }),
+    );
   }
 }
 
@@ -17,7 +20,7 @@ export class Refused extends Error {
 export class Away extends Error {
   /** @param why what it says itself: its disk is full, for instance */
   constructor(readonly why: string | null = null) {
-    super(why ?? 'The server does not answer.');
+    super(why ?? t('api.the-server-does-not-answer'));
   }
 }
 

@@ -1,6 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
-import { lazy, useEffect, useMemo, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { queryClient } from '../api/queries';
 import { useMedia } from '../shared/use-media';
@@ -9,24 +9,23 @@ import { Tonight } from '../tonight/tonight';
 import { NothingHere } from './nothing-here';
 import { Shell } from './shell';
 import { themeOf, type Colours } from './theme';
+import { later } from '../language/load';
 
-const Bench = lazy(() => import('../bench/bench').then((module) => ({ default: module.Bench })));
-const BenchDoor = lazy(() => import('../bench/bench').then((module) => ({ default: module.BenchDoor })));
-const Times = lazy(() => import('../times/times').then((module) => ({ default: module.Times })));
-const Cookers = lazy(() => import('../cookers/cookers').then((module) => ({ default: module.Cookers })));
-const Rescue = lazy(() => import('../rescue/rescue').then((module) => ({ default: module.Rescue })));
-const ShoppingRoom = lazy(() => import('../shopping/shopping').then((module) => ({ default: module.ShoppingRoom })));
-const Card = lazy(() => import('../card/card').then((module) => ({ default: module.Card })));
-const Cook = lazy(() => import('../cook/cook').then((module) => ({ default: module.Cook })));
-const CookDoor = lazy(() => import('../cook/cook').then((module) => ({ default: module.CookDoor })));
-const Rehearse = lazy(() => import('../rehearse/rehearse').then((module) => ({ default: module.Rehearse })));
-const RehearseDoor = lazy(() =>
-  import('../rehearse/rehearse-door').then((module) => ({ default: module.RehearseDoor })),
-);
-const Log = lazy(() => import('../log/log').then((module) => ({ default: module.Log })));
-const LogEntryPage = lazy(() => import('../log/entry-page').then((module) => ({ default: module.LogEntryPage })));
-const FromRecipe = lazy(() => import('../recipe/from-recipe').then((module) => ({ default: module.FromRecipe })));
-const Settings = lazy(() => import('../settings/settings').then((module) => ({ default: module.Settings })));
+const Bench = later(() => import('../bench/bench').then((module) => module.Bench));
+const BenchDoor = later(() => import('../bench/bench').then((module) => module.BenchDoor));
+const Times = later(() => import('../times/times').then((module) => module.Times));
+const Cookers = later(() => import('../cookers/cookers').then((module) => module.Cookers));
+const Rescue = later(() => import('../rescue/rescue').then((module) => module.Rescue));
+const ShoppingRoom = later(() => import('../shopping/shopping').then((module) => module.ShoppingRoom));
+const Card = later(() => import('../card/card').then((module) => module.Card));
+const Cook = later(() => import('../cook/cook').then((module) => module.Cook));
+const CookDoor = later(() => import('../cook/cook').then((module) => module.CookDoor));
+const Rehearse = later(() => import('../rehearse/rehearse').then((module) => module.Rehearse));
+const RehearseDoor = later(() => import('../rehearse/rehearse-door').then((module) => module.RehearseDoor));
+const Log = later(() => import('../log/log').then((module) => module.Log));
+const LogEntryPage = later(() => import('../log/entry-page').then((module) => module.LogEntryPage));
+const FromRecipe = later(() => import('../recipe/from-recipe').then((module) => module.FromRecipe));
+const Settings = later(() => import('../settings/settings').then((module) => module.Settings));
 
 function useColours(): Colours {
   const wanted = usePreferences((state) => state.colours);

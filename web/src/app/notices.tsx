@@ -4,6 +4,7 @@ import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { clockTime } from '../shared/words';
 import { useServer } from '../state/server-store';
+import { rich } from '../language/t';
 
 /** How often an absent server is looked for, ms. */
 const LOOK_EVERY = 4000;
@@ -31,10 +32,11 @@ export function Notices(): ReactNode {
   if (away && !atThePot) {
     return (
       <p className="notice" role="status">
-        <span aria-hidden>▲ </span>The server is away.{' '}
-        {shownSince === null
-          ? 'What you have open stays; edits and presses are kept here and sent when it is back.'
-          : `What you see is as of ${clockTime(new Date(shownSince).toISOString())}. Edits and presses are kept here and sent when it is back.`}
+        {rich('app.the-server-is-away-what', {
+          span: (words) => <span aria-hidden>{words}</span>,
+          shownSince: shownSince === null,
+          time: shownSince === null ? '' : clockTime(new Date(shownSince).toISOString()),
+        })}
       </p>
     );
   }
@@ -42,8 +44,11 @@ export function Notices(): ReactNode {
   if (trouble) {
     return (
       <p className="notice" role="status">
-        <span aria-hidden>▲ </span>Hervir’s machine has trouble with the {trouble[0]}: {trouble[1]}. It tries again by
-        itself; what you press is kept.
+        {rich('app.hervirs-machine-has-trouble-with', {
+          span: (words) => <span aria-hidden>{words}</span>,
+          trouble: trouble[0],
+          trouble2: trouble[1],
+        })}
       </p>
     );
   }
@@ -51,10 +56,13 @@ export function Notices(): ReactNode {
   if (renew !== null && !atThePot) {
     return (
       <p className="notice" role="status">
-        A newer Hervir is here.
-        <button type="button" className="rail-button" onClick={renew}>
-          Take it now
-        </button>
+        {rich('app.a-newer-hervir-is-here', {
+          button: (words) => (
+            <button type="button" className="rail-button" onClick={renew}>
+              {words}
+            </button>
+          ),
+        })}
       </p>
     );
   }

@@ -1,10 +1,12 @@
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { isIn, ROOMS } from './rooms';
 import styles from './rooms-nav.module.css';
+import { t, textOf } from '../language/t';
+import { later } from '../language/load';
 
 /** Not in the first load: on a laptop it is never opened. */
-const MoreRooms = lazy(() => import('./more-rooms').then((module) => ({ default: module.MoreRooms })));
+const MoreRooms = later(() => import('./more-rooms').then((module) => module.MoreRooms));
 
 /** The rooms: side by side where there is room; on a phone the four that a thumb needs, and a way to the others. */
 export function RoomsNav(): ReactNode {
@@ -13,10 +15,10 @@ export function RoomsNav(): ReactNode {
   const [openAt, setOpenAt] = useState<string | null>(null);
   const elsewhere = ROOMS.find(({ path, thumb }) => !thumb && isIn(pathname, path));
   return (
-    <nav className="rail-rooms" aria-label="Rooms">
+    <nav className="rail-rooms" aria-label={t('app.rooms')}>
       {ROOMS.map(({ path, name, thumb }) => (
         <NavLink key={path} to={path} end={path === '/'} className={thumb ? '' : styles['other']}>
-          {name}
+          {textOf(name)}
         </NavLink>
       ))}
       <button
@@ -27,7 +29,7 @@ export function RoomsNav(): ReactNode {
         data-here={elsewhere !== undefined}
         onClick={() => setOpenAt(pathname)}
       >
-        {elsewhere?.name ?? 'More'} <span aria-hidden>▴</span>
+        {textOf(elsewhere?.name ?? t('app.more'))} <span aria-hidden>▴</span>
       </button>
       {openAt !== null && (
         <Suspense fallback={null}>

@@ -1,13 +1,14 @@
+import { say } from '@hervir/language';
 /** The rooms of the rail, in order; Alt and a digit goes to each. On a phone the first four a thumb needs stand in the bar. */
 export const ROOMS = [
-  { path: '/', name: 'Tonight', thumb: true, what: '' },
-  { path: '/bench', name: 'Bench', thumb: true, what: '' },
-  { path: '/rehearse', name: 'Rehearse', thumb: false, what: 'try a cook before it is one' },
-  { path: '/times', name: 'Times', thumb: false, what: 'minutes for every cut, for the wall' },
-  { path: '/log', name: 'Log', thumb: true, what: '' },
-  { path: '/cookers', name: 'Cookers', thumb: false, what: 'your pots, and what was learnt of them' },
-  { path: '/rescue', name: 'Rescue', thumb: true, what: '' },
-  { path: '/settings', name: 'Settings', thumb: false, what: 'units, altitude, alarms, backup' },
+  { path: '/', name: say('app.tonight'), thumb: true, what: '' },
+  { path: '/bench', name: say('app.bench'), thumb: true, what: '' },
+  { path: '/rehearse', name: say('app.rehearse'), thumb: false, what: say('app.try-a-cook-before-it') },
+  { path: '/times', name: say('app.times'), thumb: false, what: say('app.minutes-for-every-cut-for') },
+  { path: '/log', name: say('app.log'), thumb: true, what: '' },
+  { path: '/cookers', name: say('app.cookers'), thumb: false, what: say('app.your-pots-and-what-was') },
+  { path: '/rescue', name: say('app.rescue'), thumb: true, what: '' },
+  { path: '/settings', name: say('app.settings'), thumb: false, what: say('app.units-altitude-alarms-backup') },
 ] as const;
 
 /**

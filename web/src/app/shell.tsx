@@ -1,5 +1,5 @@
 import { Modal } from 'antd';
-import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { useHealth, useRunning, useSaveSettings, useSettings } from '../api/queries';
 import { usePreferences } from '../state/preferences';
@@ -9,29 +9,32 @@ import { isIn, ROOMS } from './rooms';
 import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
 import type { Colours } from './theme';
+import { t, textOf } from '../language/t';
+import { type Message, say, type Text } from '@hervir/language';
+import { later } from '../language/load';
 
 /** Not in the first load: nothing is on the fire when one only plans. */
-const Pill = lazy(() => import('../cook/pill').then((module) => ({ default: module.Pill })));
+const Pill = later(() => import('../cook/pill').then((module) => module.Pill));
 
-const KEYS: readonly (readonly [string, string])[] = [
-  ['Alt 1 … 9', 'go to a room'],
-  ['1 … 7', 'open a station on the bench'],
-  ['0', 'on the bench: why, what if and care together'],
-  ['← →', 'on the line: a minute less or more under pressure'],
-  ['Page ↓ ↑', 'on the line: five minutes'],
-  ['Ctrl Z, Ctrl Y', 'undo and redo on the bench'],
-  ['Space', 'at the pot: what the big button says'],
-  ['P  M  B  U', 'at the pot: pin up, one more minute, burn, undo'],
-  ['?', 'these keys'],
+const KEYS: readonly (readonly [Text, Message])[] = [
+  [say('app.alt-1-9'), say('app.go-to-a-room')],
+  ['1 … 7', say('app.open-a-station-on-the')],
+  ['0', say('app.on-the-bench-why-what')],
+  ['← →', say('app.on-the-line-a-minute')],
+  [say('app.page'), say('app.on-the-line-five-minutes')],
+  [say('app.ctrl-z-ctrl-y'), say('app.undo-and-redo-on-the')],
+  [say('app.space'), say('app.at-the-pot-what-the')],
+  ['P  M  B  U', say('app.at-the-pot-pin-up')],
+  ['?', say('app.these-keys')],
 ];
 
 /** Rooms that have a name for the window's title. */
 const TITLED = [
   ...ROOMS,
-  { path: '/cook', name: 'At the pot' },
-  { path: '/card', name: 'Card' },
-  { path: '/shopping', name: 'What to buy' },
-  { path: '/recipe', name: 'From a recipe' },
+  { path: '/cook', name: say('app.at-the-pot') },
+  { path: '/card', name: say('app.card') },
+  { path: '/shopping', name: say('app.what-to-buy') },
+  { path: '/recipe', name: say('app.from-a-recipe') },
 ];
 
 /** The frame of every room: the rail, and what hangs over all of them. */
@@ -52,14 +55,14 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
   // What rings calls the window, in whatever room one is.
   const [rings, setRings] = useState<string | null>(null);
   useEffect(() => {
-    document.title = rings ?? (room && room.path !== '/' ? `${room.name} · Hervir` : 'Hervir');
+    document.title = rings ?? (room && room.path !== '/' ? t('app.hervir', { name: room.name }) : 'Hervir');
   }, [room, rings]);
 
   return (
     <>
       <header className="rail">
-        <NavLink to="/" className="rail-name" aria-label="Hervir, tonight">
-          hervir
+        <NavLink to="/" className="rail-name" aria-label={t('app.hervir-tonight')}>
+          {t('app.hervir-2')}
         </NavLink>
         <RoomsNav />
         {cooking && (
@@ -71,47 +74,43 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
           {settings && (
             <span className="rail-place">
               {print('altitude', settings.kitchen.altitudeM)}
-              {demo ? ' · demo kitchen' : ''}
+              {demo ? t('app.demo-kitchen') : ''}
             </span>
           )}
           {settings && (
             <button
               type="button"
               className="rail-button units"
-              aria-label={
-                system === 'metric'
-                  ? 'g · cm · °C: change to pounds and inches'
-                  : 'lb · in · °F: change to grams and centimetres'
-              }
+              aria-label={system === 'metric' ? t('app.g-cm-c-change-to') : t('app.lb-in-f-change-to')}
               onClick={() => save.mutate({ ...settings, units: system === 'metric' ? 'us' : 'metric' })}
             >
               {system === 'metric' ? 'g · cm · °C' : 'lb · in · °F'}
             </button>
           )}
           <button type="button" className="rail-button" onClick={() => setColours(colours === 'day' ? 'night' : 'day')}>
-            {colours === 'day' ? 'Night' : 'Day'}
+            {colours === 'day' ? t('app.night') : t('app.day')}
           </button>
         </div>
       </header>
       <Notices />
       <main>
-        <Suspense fallback={<p className="room dim">Opening…</p>}>
+        <Suspense fallback={<p className="room dim">{t('app.opening')}</p>}>
           <Outlet />
         </Suspense>
       </main>
-      <Modal title="Keys" open={keysShown} onCancel={() => setKeysShown(false)} footer={null}>
+      <Modal title={t('app.keys')} open={keysShown} onCancel={() => setKeysShown(false)} footer={null}>
         <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 24px', margin: 0 }}>
           {KEYS.map(([key, what]) => (
-            <div key={key} style={{ display: 'contents' }}>
+            <div key={textOf(key)} style={{ display: 'contents' }}>
               <dt className="figure" style={{ fontWeight: 700 }}>
-                {key}
+                {textOf(key)}
               </dt>
-              <dd style={{ margin: 0 }}>{what}</dd>
+              <dd style={{ margin: 0 }}>{textOf(what)}</dd>
             </div>
           ))}
         </dl>
         <p className="dim" style={{ marginTop: 12 }}>
-          Single keys can be switched off in Settings.
+          {t('app.single-keys-can-be-switched')}
         </p>
       </Modal>
     </>

@@ -5,6 +5,7 @@ import { LEVEL_TONES, Verdict } from '../shared/verdict';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
 import styles from './verdicts.module.css';
+import { t } from '../language/t';
 
 /** The base against its cut-out: each cause with its share, and what mends it. */
 export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -12,9 +13,11 @@ export function BaseVerdict({ forecast, edit }: { readonly forecast: Forecast; r
   const print = printerFor(system);
   const { burn } = forecast;
   return (
-    <section aria-label="The base" className="base-verdict">
+    <section aria-label={t('bench.the-base')} className="base-verdict">
       <Verdict tone={LEVEL_TONES[burn.level]}>{burn.text}</Verdict>
-      <p className="dim">How often such a pot burns: {inTen(burn.chance).replace('nearly sure', 'nearly always')}.</p>
+      <p className="dim">
+        {t('bench.how-often-such-a-pot', { odds: inTen(burn.chance).replace('nearly sure', 'nearly always') })}
+      </p>
       <ul className={styles['causes']}>
         {burn.causes.map(({ cause, text, kelvin, remedies }) => (
           <li key={cause}>

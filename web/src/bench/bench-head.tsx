@@ -10,6 +10,7 @@ import { BenchSentence } from './sentence';
 import type { Edit } from './station';
 import { clsx } from 'clsx';
 import styles from './bench.module.css';
+import { t } from '../language/t';
 
 interface Props {
   readonly id: string | null;
@@ -30,12 +31,12 @@ export function BenchHead({ id, forecast, edit }: Props): ReactNode {
           onPropose={() => edit((before) => ({ ...before, pressureMinutes: null }))}
         />
       ) : (
-        <p className={clsx(styles['bench-sentence'], 'dim')}>Reckoning…</p>
+        <p className={clsx(styles['bench-sentence'], 'dim')}>{t('bench.reckoning')}</p>
       )}
       <div className={styles['bench-actions']}>
         <SaveNote />
-        <Button icon={<UndoOutlined aria-hidden />} aria-label="Undo" disabled={!canUndo} onClick={undo} />
-        <Button icon={<RedoOutlined aria-hidden />} aria-label="Redo" disabled={!canRedo} onClick={redo} />
+        <Button icon={<UndoOutlined aria-hidden />} aria-label={t('bench.undo')} disabled={!canUndo} onClick={undo} />
+        <Button icon={<RedoOutlined aria-hidden />} aria-label={t('bench.redo')} disabled={!canRedo} onClick={redo} />
         {id !== null && <RehearseButton braiseId={id} disabled={forecast === null} />}
         {id !== null && <StartButton braiseId={id} forecast={forecast} />}
       </div>

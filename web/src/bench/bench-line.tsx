@@ -6,6 +6,7 @@ import { dragHandle } from '../state/bench/bench-store';
 import type { Edit } from './station';
 import { clsx } from 'clsx';
 import styles from './bench.module.css';
+import { t } from '../language/t';
 
 /** px: the line over the whole width, so low that an open station stands under it whole at 1280 by 800. */
 const LINE_HEIGHT = 202;
@@ -29,19 +30,22 @@ interface Props {
 export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props): ReactNode {
   const [showCore, setShowCore] = useState(false);
   return (
-    <section className={clsx('vessel', 'panel', styles['bench-line'])} aria-label="The line">
+    <section className={clsx('vessel', 'panel', styles['bench-line'])} aria-label={t('bench.the-line')}>
       <div className={styles['panel-head']}>
-        <h2>The line</h2>
+        <h2>{t('bench.the-line')}</h2>
         <Checkbox checked={showCore} onChange={(event) => setShowCore(event.target.checked)}>
-          middle of the meat
+          {t('bench.middle-of-the-meat')}
         </Checkbox>
         {forecast && (
           <span className="dim">
-            {printDuration(forecast.clock.totalMinutes)} in all, {printDuration(forecast.clock.handsOnMinutes)} hands-on
+            {t('bench.in-all-hands-on', {
+              duration: printDuration(forecast.clock.totalMinutes),
+              duration2: printDuration(forecast.clock.handsOnMinutes),
+            })}
           </span>
         )}
         <Button className={styles['bench-everything']} onClick={onEverything}>
-          Why, what if, care
+          {t('bench.why-what-if-care')}
         </Button>
       </div>
       {forecast && (

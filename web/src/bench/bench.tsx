@@ -10,16 +10,21 @@ import { openBench, useBench } from '../state/bench/bench-store';
 import { closeBench, flush, keepBench } from '../state/bench/keep-bench';
 import { usePreferences } from '../state/preferences';
 import { OpenBench } from './open-bench';
+import { t } from '../language/t';
 
 /** The bench without a plan named: the one last open, or a word on how to get one. */
 export function BenchDoor(): ReactNode {
   const last = usePreferences((state) => state.lastPlan);
   const braises = useBraises();
-  if (braises.isPending) return <p className="room dim">Opening…</p>;
+  if (braises.isPending) return <p className="room dim">{t('bench.opening')}</p>;
   if (braises.error) {
     return (
       <div className="room">
-        <Trouble what="The plans cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+        <Trouble
+          what={t('bench.the-plans-cannot-be-shown')}
+          error={braises.error}
+          again={() => void braises.refetch()}
+        />
       </div>
     );
   }
@@ -28,13 +33,13 @@ export function BenchDoor(): ReactNode {
   if (there) return <Navigate to={`/bench/${there.id}`} replace />;
   return (
     <Nothing
-      title="The bench is empty"
+      title={t('bench.the-bench-is-empty')}
       ways={[
-        { label: 'Say what you have', to: '/' },
-        { label: 'From a recipe', to: '/recipe' },
+        { label: t('bench.say-what-you-have'), to: '/' },
+        { label: t('bench.from-a-recipe'), to: '/recipe' },
       ]}
     >
-      A plan comes here from the sentence on Tonight, or from a recipe you paste.
+      {t('bench.a-plan-comes-here-from')}
     </Nothing>
   );
 }
@@ -73,17 +78,17 @@ export function Bench(): ReactNode {
   if (stored.error) {
     if (stored.error instanceof Refused && stored.error.status === 404) {
       return (
-        <Nothing title="This plan is not here" ways={[{ label: 'Back to Tonight', to: '/' }]}>
-          It was never kept, or not in this kitchen.
+        <Nothing title={t('bench.this-plan-is-not-here')} ways={[{ label: t('bench.back-to-tonight'), to: '/' }]}>
+          {t('bench.it-was-never-kept-or')}
         </Nothing>
       );
     }
     return (
       <div className="room">
-        <Trouble what="The plan cannot be opened." error={stored.error} again={() => void stored.refetch()} />
+        <Trouble what={t('bench.the-plan-cannot-be-opened')} error={stored.error} again={() => void stored.refetch()} />
       </div>
     );
   }
-  if (openId !== id) return <p className="room dim">Opening…</p>;
+  if (openId !== id) return <p className="room dim">{t('bench.opening')}</p>;
   return <OpenBench />;
 }

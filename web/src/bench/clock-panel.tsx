@@ -31,6 +31,7 @@ import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
+import { rich, t } from '../language/t';
 
 interface Props {
   readonly id: string;
@@ -56,40 +57,46 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
   const moved = Object.keys(plan.moved).length > 0;
   return (
     <div className={styles['clock-panel']}>
-      <section aria-label="When to begin">
+      <section aria-label={t('bench.when-to-begin')}>
         {clock.startAt === null || left === null ? (
           <>
-            <p className="dim">Say when you eat, and the clock counts back from there.</p>
+            <p className="dim">{t('bench.say-when-you-eat-and')}</p>
             <DinnerTime now={now} onServeAt={(serveAt) => edit((before) => ({ ...before, serveAt }))} />
           </>
         ) : cooked ? (
-          <Verdict tone="fits">It is cooked: what is ahead is its day, below.</Verdict>
+          <Verdict tone="fits">{t('bench.it-is-cooked-what-is')}</Verdict>
         ) : late ? (
           <Verdict tone="wrong">
-            {printDuration(-left)} too late for {clockTime(clock.eatAt ?? '')}. What makes it sooner:
+            {t('bench.too-late-for-what-makes', { duration: printDuration(-left), time: clockTime(clock.eatAt ?? '') })}
           </Verdict>
         ) : (
           <Verdict tone="fits">
-            Begin {clockTime(clock.startAt)} at the latest:{' '}
-            {left < SOON_MINUTES ? `${printDuration(left)} from now` : dayWord(clock.startAt, now)}.
+            {t('bench.begin-at-the-latest', {
+              time: clockTime(clock.startAt),
+              value:
+                left < SOON_MINUTES
+                  ? t('bench.from-now', { duration: printDuration(left) })
+                  : dayWord(clock.startAt, now),
+            })}
           </Verdict>
         )}
         {!cooked && (
           <p className="dim">
-            {printDuration(clock.totalMinutes)} in all, your hands busy for {printDuration(clock.handsOnMinutes)}.
-            {moved
-              ? ' Tasks you put earlier lengthen it.'
-              : ' Drag a task of the board or the side on the line to put it earlier.'}
+            {t('bench.in-all-your-hands-busy', {
+              duration: printDuration(clock.totalMinutes),
+              duration2: printDuration(clock.handsOnMinutes),
+              moved,
+            })}
           </p>
         )}
         {moved && (
           <Button size="small" onClick={() => edit((before) => ({ ...before, moved: {} }))}>
-            All as late as they can be
+            {t('bench.all-as-late-as-they')}
           </Button>
         )}
         {plan.cutLater && (
           <Button size="small" onClick={() => edit((before) => ({ ...before, cutLater: false }))}>
-            Cut everything before the meat
+            {t('bench.cut-everything-before-the-meat')}
           </Button>
         )}
         {clashes.map(({ text }) => (
@@ -99,8 +106,8 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
         ))}
       </section>
       {before.length > 0 && (
-        <section aria-label="Before the evening">
-          <h3>Before the evening</h3>
+        <section aria-label={t('bench.before-the-evening')}>
+          <h3>{t('bench.before-the-evening')}</h3>
           <AheadList plan={plan} tasks={before} startAt={clock.startAt} now={now} onChange={edit} />
         </section>
       )}
@@ -113,21 +120,21 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
       )}
       <Sides plan={plan} edit={edit} />
       {!cooked && <ThisEvening id={id} plan={plan} forecast={forecast} />}
-      <section aria-label="Take it along">
-        <h3>Take it along</h3>
+      <section aria-label={t('bench.take-it-along')}>
+        <h3>{t('bench.take-it-along')}</h3>
         <div className={styles['clock-ways']}>
           {plan.serveAt !== null && (
             <Button href={`/api/braises/${id}/calendar.ics`} download>
-              Calendar with alarms
+              {t('bench.calendar-with-alarms')}
             </Button>
           )}
-          <LinkButton to={`/card/${id}`}>One-page card</LinkButton>
-          <LinkButton to={`/shopping?plan=${id}`}>What to buy</LinkButton>
+          <LinkButton to={`/card/${id}`}>{t('bench.one-page-card')}</LinkButton>
+          <LinkButton to={`/shopping?plan=${id}`}>{t('bench.what-to-buy')}</LinkButton>
           <Button href={`/api/braises/${id}/card.md`} download="card.md">
-            Card as text
+            {t('bench.card-as-text')}
           </Button>
           <Button href={`/api/braises/${id}/recipe.jsonld`} download="recipe.jsonld">
-            As a recipe file
+            {t('bench.as-a-recipe-file')}
           </Button>
         </div>
       </section>
@@ -159,15 +166,15 @@ function Mends({
   const mends = found?.ok === true ? found.value : [];
   return (
     <details open={open} className={styles['clock-mends']} onToggle={(event) => setOpened(event.currentTarget.open)}>
-      <summary>What would make it shorter</summary>
-      {found?.ok === true && mends.length === 0 && <p className="dim">Nothing that wins two minutes.</p>}
+      <summary>{t('bench.what-would-make-it-shorter')}</summary>
+      {found?.ok === true && mends.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
       <ul className={styles['remedies-list']}>
         {mends.map(({ text, change }) => (
           <li key={text}>
             {text}{' '}
             {change !== null && (
               <Button size="small" onClick={() => edit((before) => ({ ...before, ...change }))}>
-                Take it<span className="visually-hidden">: {text}</span>
+                {rich('bench.take-it', { text, span: (words) => <span className="visually-hidden">{words}</span> })}
               </Button>
             )}
           </li>
@@ -199,7 +206,7 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
   const after = busy && busy.braiseId !== id ? afterBusyPot(forecast.clock, busy.freeAt) : null;
   if (near.length === 0 && after === null) return null;
   const all = [
-    { id, name: plan.name === '' ? 'This one' : plan.name, plan, clock: forecast.clock },
+    { id, name: plan.name === '' ? t('bench.this-one') : plan.name, plan, clock: forecast.clock },
     ...near.flatMap((other, i) => {
       const known = others[i];
       return known ? [{ id: other.id, name: other.name, ...known }] : [];
@@ -215,13 +222,17 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
     printerFor(system),
   );
   return (
-    <section aria-label="This evening">
-      <h3>This evening, together</h3>
+    <section aria-label={t('bench.this-evening')}>
+      <h3>{t('bench.this-evening-together')}</h3>
       {busy && after && (
         <Verdict tone="watch">
-          {upperFirst(inSentence(plan.cooker.name))} is on the fire with {busy.name} until about{' '}
-          {clockAt(busy.freeAt, serveAt)}: begun at {clockTime(after.startAt)}, this is dinner at{' '}
-          {clockTime(after.eatAt)}.
+          {t('bench.is-on-the-fire-with', {
+            name: upperFirst(inSentence(plan.cooker.name)),
+            name2: busy.name,
+            time: clockAt(busy.freeAt, serveAt),
+            time2: clockTime(after.startAt),
+            time3: clockTime(after.eatAt),
+          })}
         </Verdict>
       )}
       <ul className="reasons">

@@ -19,15 +19,18 @@ import { Verdict } from '../shared/verdict';
 import { clockTime, dayWord, WARM_WORDS } from '../shared/words';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
+import { rich, t, textOf } from '../language/t';
+import { say } from '@hervir/language';
+import { labelled } from '../language/labelled';
 
 const SAME_EVENING = 0;
 /** How long before it is eaten, hours. */
 const WHEN = [
-  { value: SAME_EVENING, label: 'when it is cooked' },
-  { value: 9, label: 'the same day, 9 hours later' },
-  { value: 24, label: 'the evening after' },
-  { value: 48, label: 'two evenings after' },
-  { value: 72, label: 'three evenings after' },
+  { value: SAME_EVENING, label: say('bench.when-it-is-cooked') },
+  { value: 9, label: say('bench.the-same-day-9-hours') },
+  { value: 24, label: say('bench.the-evening-after') },
+  { value: 48, label: say('bench.two-evenings-after') },
+  { value: 72, label: say('bench.three-evenings-after') },
 ];
 interface Props {
   readonly plan: Plan;
@@ -51,19 +54,18 @@ export function CookAheadPanel({ plan, forecast, now, edit }: Props): ReactNode 
       return over && serveAt !== null ? { ...next, serveAt: shiftIso(serveAt, value * 60) } : next;
     });
   const hours = cookAhead?.hours ?? SAME_EVENING;
-  const own = WHEN.some(({ value }) => value === hours) ? [] : [{ value: hours, label: `${hours} hours later` }];
+  const own = WHEN.some(({ value }) => value === hours)
+    ? []
+    : [{ value: hours, label: t('bench.hours-later', { hours }) }];
   return (
-    <section aria-label="Cooked ahead">
-      <h3>Cooked ahead</h3>
-      <Field
-        label="Eaten"
-        note={cookAhead ? undefined : 'A braise is often better the day after, and its fat lifts off cold.'}
-      >
+    <section aria-label={t('bench.cooked-ahead')}>
+      <h3>{t('bench.cooked-ahead')}</h3>
+      <Field label={t('bench.eaten-2')} note={cookAhead ? undefined : t('bench.a-braise-is-often-better')}>
         {(id) => (
           <Select
             id={id}
             value={hours}
-            options={[...WHEN, ...own]}
+            options={labelled([...WHEN, ...own])}
             onChange={(value) =>
               value === SAME_EVENING ? edit((before) => ({ ...before, cookAhead: undefined })) : eatenLater(value)
             }
@@ -105,15 +107,17 @@ function KeptUntil({
   const { print } = useUnits();
   const { cooling, bathMinutes, iceKg, ways, warmed, fatMl, clock, readyAt } = kept;
   const at = (minute: number): string =>
-    clock.startAt === null ? `+${Math.round(minute)} min` : clockTime(shiftIso(clock.startAt, minute));
+    clock.startAt === null
+      ? t('bench.min-3', { minute: Math.round(minute) })
+      : clockTime(shiftIso(clock.startAt, minute));
   const fresh = [...plan.vegetables, ...plan.grains].length > 0;
   return (
     <>
-      <Field label="Deep in its containers">
+      <Field label={t('bench.deep-in-its-containers')}>
         {(id) => (
           <QuantityInput
             id={id}
-            label="Deep in its containers"
+            label={t('bench.deep-in-its-containers')}
             kind="length"
             value={cookAhead.depthCm}
             range={LIMITS.depthCm}
@@ -122,23 +126,33 @@ function KeptUntil({
         )}
       </Field>
       <Verdict tone={cooling.inTime ? 'fits' : 'wrong'}>
-        {bathMinutes > 0
-          ? `${bathMinutes} min in ice water, about ${print('mass', iceKg * 1000)} of ice, then the fridge: `
-          : 'Into the fridge: '}
-        from {print('temperature', COOLS.fromC)} to {print('temperature', COOLS.firstC)} in{' '}
-        {printDuration(cooling.minutesTo21)}, to {print('temperature', COOLS.allC)} in{' '}
-        {printDuration(cooling.minutesTo5)}.{cooling.inTime ? '' : ' It may take 2 h and 6 h at most: shallower.'}
+        {t('bench.min-in-ice-water-about', {
+          bathMinutes: bathMinutes > 0,
+          bathMinutes2: bathMinutes,
+          mass: print('mass', iceKg * 1000),
+          temperature: print('temperature', COOLS.fromC),
+          temperature2: print('temperature', COOLS.firstC),
+          duration: printDuration(cooling.minutesTo21),
+          temperature3: print('temperature', COOLS.allC),
+          duration2: printDuration(cooling.minutesTo5),
+          inTime: cooling.inTime,
+        })}
       </Verdict>
-      {kept.cutFirst && <p className="dim">Whole it cools too slowly: it is sliced before it is put away.</p>}
+      {kept.cutFirst && <p className="dim">{t('bench.whole-it-cools-too-slowly')}</p>}
       {readyAt !== null && (
         <p>
-          In the fridge by <strong>{clockTime(readyAt)}</strong> {dayWord(readyAt, now)}.
-          {fatMl > 0 && ` About ${print('volume', fatMl)} of fat lifts off cold.`}
+          {rich('bench.in-the-fridge-by-about', {
+            time: clockTime(readyAt),
+            strong: (words) => <strong>{words}</strong>,
+            day: dayWord(readyAt, now),
+            fatMl: fatMl > 0,
+            volume: print('volume', fatMl),
+          })}
         </p>
       )}
       <Field
-        label="Warmed"
-        note={`To ${print('temperature', 74)} in the middle. What cooling and warming add to the meat is in its odds and minutes.`}
+        label={t('bench.warmed')}
+        note={t('bench.to-in-the-middle-what', { temperature: print('temperature', 74) })}
       >
         {(id) => (
           <Select
@@ -148,7 +162,7 @@ function KeptUntil({
               const minutes = ways[value];
               return {
                 value,
-                label: `${WARM_WORDS[value]}${minutes === null ? ': too little liquid' : `, ${Math.round(minutes)} min`}`,
+                label: `${textOf(WARM_WORDS[value])}${minutes === null ? t('bench.too-little-liquid') : t('bench.min-4', { minutes: Math.round(minutes) })}`,
                 disabled: minutes === null,
               };
             })}
@@ -158,8 +172,8 @@ function KeptUntil({
       </Field>
       <h4>
         {clock.startAt === null
-          ? 'The day it is eaten'
-          : `Begin ${clockTime(clock.startAt)} ${dayWord(clock.startAt, now)}`}
+          ? t('bench.the-day-it-is-eaten')
+          : t('bench.begin-2', { time: clockTime(clock.startAt), day: dayWord(clock.startAt, now) })}
       </h4>
       <ul className={styles['day-tasks']}>
         {clock.tasks.map(({ id, label, startMinute, minutes }) => (
@@ -169,7 +183,10 @@ function KeptUntil({
           </li>
         ))}
         <li>
-          <span className="figure">{at(clock.totalMinutes)}</span> On the table
+          {rich('bench.on-the-table', {
+            at: at(clock.totalMinutes),
+            span: (words) => <span className="figure">{words}</span>,
+          })}
         </li>
       </ul>
       <AheadList
@@ -179,11 +196,7 @@ function KeptUntil({
         now={now}
         onChange={edit}
       />
-      {fresh && (
-        <p className="dim">
-          Vegetables and grain left to Hervir are cooked on the day; what is cooked with the meat goes soft.
-        </p>
-      )}
+      {fresh && <p className="dim">{t('bench.vegetables-and-grain-left-to')}</p>}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { printDuration, type Alternative, type Plan } from '@hervir/core';
+import { type Alternative, lowerFirst, type Plan, printDuration } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { MeltCurve } from '../shared/melt-curve';
@@ -9,6 +9,7 @@ import type { Alternatives } from '../workers/reckoning';
 import styles from './cut-ways.module.css';
 import type { Edit } from './station';
 import verdictsStyles from './verdicts.module.css';
+import { rich, t, textOf } from '../language/t';
 
 const CURVE_HEIGHT = 52;
 
@@ -26,11 +27,11 @@ interface Props {
 
 /** The same meat cut another way, side by side, each with how it gets tender. */
 export function CutWays({ plan, alternatives, edit }: Props): ReactNode {
-  if (alternatives === null) return <p className="dim">Reckoning the other ways…</p>;
+  if (alternatives === null) return <p className="dim">{t('bench.reckoning-the-other-ways')}</p>;
   const minutes = longestOf(alternatives.forms.map(wayOf));
   return (
-    <section aria-label="Cut another way">
-      <h3 className={styles['title']}>Cut another way</h3>
+    <section aria-label={t('bench.cut-another-way')}>
+      <h3 className={styles['title']}>{t('bench.cut-another-way')}</h3>
       <ul className={styles['ways']}>
         {alternatives.forms.map((way) => (
           <CutWay key={way.form} way={way} target={plan.target} minutes={minutes} edit={edit} />
@@ -56,24 +57,24 @@ function CutWay({
   if (form === undefined) return null;
   return (
     <li className={styles['way']} aria-current={chosen}>
-      <strong>{FORM_NAMES[form]}</strong>
+      <strong>{textOf(FORM_NAMES[form])}</strong>
       <span className="dim">
-        {pieces === 1 ? 'one piece' : `${pieces} pieces`}, {print('length', thicknessCm)}
+        {pieces === 1 ? t('bench.one-piece') : t('bench.pieces', { pieces })}, {print('length', thicknessCm)}
       </span>
       <span className={styles['minutes']}>
-        <span className="figure">{pressureMinutes}</span> min
+        {rich('bench.min-5', { pressureMinutes, span: (words) => <span className="figure">{words}</span> })}
       </span>
-      <span className="dim">{printDuration(totalMinutes)} in all</span>
+      <span className="dim">{t('bench.in-all', { duration: printDuration(totalMinutes) })}</span>
       <MeltCurve
         ways={[wayOf(way)]}
         target={target}
         height={CURVE_HEIGHT}
         minutes={minutes}
-        label={`${FORM_NAMES[form]}: tender after ${pressureMinutes} minutes under pressure`}
+        label={t('bench.tender-after-minutes-under-pressure', { formNames: FORM_NAMES[form], pressureMinutes })}
       />
-      <span className={styles['good']}>{FORM_GOOD_FOR[form]}</span>
+      <span className={styles['good']}>{textOf(FORM_GOOD_FOR[form])}</span>
       {chosen ? (
-        <span className="verdict fits">● as it is</span>
+        <span className="verdict fits">{t('bench.as-it-is')}</span>
       ) : (
         <Button
           className={verdictsStyles['wrapping']}
@@ -85,7 +86,7 @@ function CutWay({
             }))
           }
         >
-          Take {FORM_NAMES[form].toLowerCase()}
+          {t('bench.take', { formNames: lowerFirst(textOf(FORM_NAMES[form])) })}
         </Button>
       )}
     </li>

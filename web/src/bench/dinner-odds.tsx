@@ -18,15 +18,17 @@ import { clockTime } from '../shared/words';
 import { useBeside } from '../workers/use-beside';
 import type { Edit } from './station';
 import styles from './dinner-odds.module.css';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
-  animal: 'the animal, tougher than most',
-  heater: 'the heater',
-  losses: 'how fast the pot cools',
-  steam: 'steam before the pin',
-  board: 'the board',
-  sear: 'the sear',
-  hands: 'hands at the lid, the spoon and the plates',
+const CAUSE_WORDS: Readonly<Record<Cause, Message>> = {
+  animal: say('bench.the-animal-tougher-than-most'),
+  heater: say('bench.the-heater'),
+  losses: say('bench.how-fast-the-pot-cools'),
+  steam: say('bench.steam-before-the-pin'),
+  board: say('bench.the-board'),
+  sear: say('bench.the-sear'),
+  hands: say('bench.hands-at-the-lid-the'),
 };
 
 /** Below this a cause is not spoken of. */
@@ -50,16 +52,22 @@ export function DinnerOddsPanel({
   const spare = spareOf(plan, tasks);
   const chosen = CHOICES.find((chance) => odds.beginnings.some((one) => one.chance === chance && one.earlier === 0));
   return (
-    <section aria-label="How sure dinner is" className="dinner-odds">
-      <h3>How sure dinner is</h3>
+    <section aria-label={t('bench.how-sure-dinner-is')} className="dinner-odds">
+      <h3>{t('bench.how-sure-dinner-is')}</h3>
       <p>
-        Begun {clockTime(startAt)}, {plan.cookAhead ? 'in the fridge' : 'dinner on the table'} by {clockTime(eatAt)}:{' '}
-        <strong>{inTen(odds.inTime)}</strong>. Of ten evenings eight have it between{' '}
-        {clockTime(shiftIso(eatAt, odds.p10))} and {clockTime(shiftIso(eatAt, odds.p90))}.
+        {rich('bench.begun-in-the-fridge-dinner', {
+          time: clockTime(startAt),
+          cookAhead: Boolean(plan.cookAhead),
+          time2: clockTime(eatAt),
+          odds: inTen(odds.inTime),
+          strong: (words) => <strong>{words}</strong>,
+          time3: clockTime(shiftIso(eatAt, odds.p10)),
+          time4: clockTime(shiftIso(eatAt, odds.p90)),
+        })}
       </p>
       <Spread odds={odds} eatAt={eatAt} />
       <Radio.Group
-        aria-label="How sure dinner is to be"
+        aria-label={t('bench.how-sure-dinner-is-to')}
         className={styles['dinner-choices']}
         value={chosen ?? null}
         onChange={({ target }: { readonly target: { readonly value?: unknown } }) => {
@@ -77,8 +85,8 @@ export function DinnerOddsPanel({
       </Radio.Group>
       <p className="dim">
         {spare > 0
-          ? `${printDuration(spare)} of spare stand after the first opening: what is ready early waits there under its lid, off the heat.`
-          : 'Begun earlier, what is ready early waits under its lid, off the heat, after the first opening.'}{' '}
+          ? t('bench.of-spare-stand-after-the', { duration: printDuration(spare) })
+          : t('bench.begun-earlier-what-is-ready')}{' '}
         {upTo(odds)}
       </p>
     </section>
@@ -92,12 +100,12 @@ function upTo({ shares, stillTough }: DinnerOdds): string {
   const named = shares
     .filter(({ share }) => share >= WORTH_SAYING)
     .sort((a, b) => b.share - a.share)
-    .map(({ cause, share }) => `${CAUSE_WORDS[cause]} (${Math.round(share * 100)} %)`);
+    .map(({ cause, share }) => `${textOf(CAUSE_WORDS[cause])} (${Math.round(share * 100)} %)`);
   const tough =
     stillTough.minutes > 0 && stillTough.chance >= 0.05
-      ? ` In ${inTen(stillTough.chance)} the fork finds it tough, and it takes some ${printDuration(stillTough.minutes)} more: they are counted.`
+      ? t('bench.in-the-fork-finds-it', { odds: inTen(stillTough.chance), duration: printDuration(stillTough.minutes) })
       : '';
-  return `What spreads it: ${named.join(', ')}.${tough}`;
+  return t('bench.what-spreads-it', { list: named.join(', '), tough });
 }
 
 const HEIGHT = 92;
@@ -140,7 +148,10 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`Dinner in time in ${inTen(odds.inTime)}; one in ten after ${clockTime(shiftIso(eatAt, odds.p90))}`}
+          aria-label={t('bench.dinner-in-time-in-one', {
+            odds: inTen(odds.inTime),
+            time: clockTime(shiftIso(eatAt, odds.p90)),
+          })}
         >
           <path d={hill(heights.filter(({ minute }) => minute <= 0))} className={styles['dinner-intime']} />
           <path d={hill(heights.filter(({ minute }) => minute >= 0))} className={styles['dinner-late']} />
@@ -155,10 +166,10 @@ function Spread({ odds, eatAt }: { readonly odds: DinnerOdds; readonly eatAt: st
             </text>
           ))}
           <text x={x(0) - 8} y={TOP + 6} textAnchor="end">
-            in time
+            {t('bench.in-time')}
           </text>
           <text x={x(0) + 8} y={TOP + 6}>
-            late
+            {t('bench.late')}
           </text>
         </svg>
       )}

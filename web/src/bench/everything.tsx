@@ -6,6 +6,7 @@ import { BaseVerdict } from './base-verdict';
 import type { Edit } from './station';
 import { Cautions, plainReasons } from './station-why';
 import { WhatIf } from './what-if';
+import { t } from '../language/t';
 
 interface Props {
   readonly open: boolean;
@@ -19,12 +20,12 @@ interface Props {
 /** All of it together: why every figure is so, what else there is, and everything to take care of. */
 export function Everything({ open, onClose, plan, forecast, alternatives, edit }: Props): ReactNode {
   return (
-    <Drawer title="Why, what if, care" open={open} onClose={onClose} size="large">
+    <Drawer title={t('bench.why-what-if-care')} open={open} onClose={onClose} size="large">
       <Tabs
         items={[
           {
             key: 'why',
-            label: 'Why',
+            label: t('bench.why'),
             children: (
               <>
                 <BaseVerdict forecast={forecast} edit={edit} />
@@ -38,10 +39,10 @@ export function Everything({ open, onClose, plan, forecast, alternatives, edit }
           },
           {
             key: 'what-if',
-            label: 'What if',
+            label: t('bench.what-if'),
             children: <WhatIf plan={plan} forecast={forecast} alternatives={alternatives} edit={edit} />,
           },
-          { key: 'care', label: 'Take care', children: <Cautions of={forecast.cautions} /> },
+          { key: 'care', label: t('bench.take-care-2'), children: <Cautions of={forecast.cautions} /> },
         ]}
       />
     </Drawer>

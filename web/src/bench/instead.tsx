@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { changing, type StationProps } from './station';
 import verdictsStyles from './verdicts.module.css';
+import { t } from '../language/t';
 
 /** What may be taken instead of a liquid or of the cut, and what that changes. */
 export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
@@ -12,7 +13,7 @@ export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): Re
     ...(plan.deglaze
       ? liquidSubstitutes(plan.deglaze.liquid).map((other) => ({
           ...other,
-          of: `deglazing with ${liquidWord(plan.deglaze?.liquid ?? 'stock')}`,
+          of: t('bench.deglazing-with', { liquidWord: liquidWord(plan.deglaze?.liquid ?? 'stock') }),
           take: () =>
             edit((before) => ({ ...before, deglaze: before.deglaze && { ...before.deglaze, liquid: other.id } })),
         }))
@@ -31,16 +32,14 @@ export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): Re
   ];
   return (
     <>
-      <h3>Could be instead</h3>
+      <h3>{t('bench.could-be-instead')}</h3>
       <ul>
         {liquids.map(({ id, name, changes, of, take }) => (
           <li key={`${of}-${id}`}>
             <Button className={verdictsStyles['wrapping']} onClick={take}>
               {name}
             </Button>{' '}
-            <span className="field-note">
-              for {of}: {changes}
-            </span>
+            <span className="field-note">{t('bench.for', { of, changes })}</span>
           </li>
         ))}
         {cutSubstitutes(meat).map(({ id, name, changes }) => (

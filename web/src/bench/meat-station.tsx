@@ -7,16 +7,22 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { SURE, sureWords } from '../shared/sure-words';
-import { CUT_OPTIONS, FORM_NAMES } from '../shared/words';
+import { cutOptions, FORM_NAMES } from '../shared/words';
 import { changing, type StationProps } from './station';
+import { t, textOf } from '../language/t';
+import { say } from '@hervir/language';
 
-const SALT_WORDS = { ahead: 'salted ahead', 'just-before': 'salted at the pot', no: 'not salted' } as const;
+const SALT_WORDS = {
+  ahead: say('bench.salted-ahead'),
+  'just-before': say('bench.salted-at-the-pot'),
+  no: say('bench.not-salted'),
+} as const;
 
 /** What is done to the meat before it is hot, in a line. */
 function prepInWords({ meat }: Plan): string {
-  const said: string[] = [cutById(meat.cut).cured ? 'cured' : SALT_WORDS[meat.salted]];
-  if (meat.marinade) said.push('marinated');
-  if (meat.rub) said.push(meat.rub.sugar ? 'rubbed, with sugar' : 'rubbed');
+  const said: string[] = [textOf(cutById(meat.cut).cured ? t('bench.cured') : SALT_WORDS[meat.salted])];
+  if (meat.marinade) said.push(t('bench.marinated'));
+  if (meat.rub) said.push(meat.rub.sugar ? t('bench.rubbed-with-sugar') : t('bench.rubbed'));
   return said.join(', ');
 }
 
@@ -37,13 +43,13 @@ function WhichMeat({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const change = changing(edit, 'meat');
   return (
     <div className="fields">
-      <Field label="Cut" fault={faultAt('meat.cut')}>
+      <Field label={t('bench.cut')} fault={faultAt('meat.cut')}>
         {(id) => (
           <Select
             id={id}
             value={meat.cut}
             showSearch={{ optionFilterProp: 'label' }}
-            options={CUT_OPTIONS}
+            options={cutOptions()}
             onChange={(next) => {
               const { forms, boneShare } = cutById(next);
               const form: Form = forms.includes(meat.form) ? meat.form : (forms[0] ?? 'whole');
@@ -60,23 +66,23 @@ function WhichMeat({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
         )}
       </Field>
       <Choice
-        label="Cut into"
+        label={t('bench.cut-into')}
         value={meat.form}
         options={FORMS.filter((form) => cut.forms.includes(form)).map((form) => ({
           value: form,
-          label: FORM_NAMES[form],
+          label: textOf(FORM_NAMES[form]),
         }))}
         fault={faultAt('meat.form')}
         onChange={(form) => change({ form, pieces: undefined, thicknessCm: undefined })}
       />
       <SizeFields plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
       <Choice
-        label="From"
+        label={t('bench.from')}
         value={meat.startsFrom}
         options={[
-          { value: 'fridge', label: 'Fridge' },
-          { value: 'room', label: 'Room' },
-          { value: 'frozen', label: 'Frozen' },
+          { value: 'fridge', label: t('bench.fridge') },
+          { value: 'room', label: t('bench.room') },
+          { value: 'frozen', label: t('bench.frozen') },
         ]}
         onChange={(startsFrom) => change({ startsFrom, thaw: startsFrom === 'frozen' ? undefined : meat.thaw })}
       />
@@ -91,23 +97,23 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
   const change = changing(edit, 'meat');
   return (
     <>
-      <Field label="As bought" fault={faultAt('meat.grams') ?? faultAt('meat.trimGrams')}>
+      <Field label={t('bench.as-bought')} fault={faultAt('meat.grams') ?? faultAt('meat.trimGrams')}>
         {(id) => (
           <div className="pair">
             <QuantityInput
               id={id}
-              label="As bought"
+              label={t('bench.as-bought')}
               kind="mass"
               value={meat.grams}
               range={LIMITS.meatGrams}
               onChange={(grams) => grams !== undefined && change({ grams })}
             />
             <QuantityInput
-              label="Trimmed off"
+              label={t('bench.trimmed-off')}
               kind="mass"
               value={meat.trimGrams}
               range={{ ...LIMITS.trimGrams, max: Math.min(LIMITS.trimGrams.max, meat.grams - LEAST_GRAMS) }}
-              suffix={<span className="dim">off</span>}
+              suffix={<span className="dim">{t('bench.off')}</span>}
               onChange={(trimGrams) => trimGrams !== undefined && change({ trimGrams })}
             />
           </div>
@@ -115,16 +121,16 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
       </Field>
       {cut.boneShare > 0 && (
         <Choice
-          label="Bone"
+          label={t('bench.bone')}
           value={meat.boneIn ? 'in' : 'out'}
           options={[
-            { value: 'in', label: 'On the bone' },
-            { value: 'out', label: 'Boned' },
+            { value: 'in', label: t('bench.on-the-bone') },
+            { value: 'out', label: t('bench.boned') },
           ]}
           onChange={(bone) => change({ boneIn: bone === 'in' })}
         />
       )}
-      <Field label="Pieces" fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
+      <Field label={t('bench.pieces-2')} fault={faultAt('meat.pieces') ?? faultAt('meat.thicknessCm')}>
         {(id) => (
           <div className="pair">
             <NumberInput
@@ -133,16 +139,16 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
               max={LIMITS.pieces.max}
               precision={0}
               value={meat.pieces ?? null}
-              placeholder={forecast ? `about ${forecast.piece.count}` : ''}
+              placeholder={forecast ? t('bench.about', { count: forecast.piece.count }) : ''}
               onChange={(pieces) => change({ pieces: pieces ?? undefined })}
             />
             <QuantityInput
-              label="Thickness"
+              label={t('bench.thickness')}
               kind="length"
               value={meat.thicknessCm}
               range={LIMITS.thicknessCm}
               derived={forecast?.piece.thicknessCm ?? 5}
-              suffix={<span className="dim">thick</span>}
+              suffix={<span className="dim">{t('bench.thick')}</span>}
               onChange={(thicknessCm) => change({ thicknessCm })}
             />
           </div>
@@ -156,7 +162,10 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
 const sureOptions = (own: number): { value: number; label: string }[] =>
   [...new Set([...SURE, own])]
     .sort((a, b) => a - b)
-    .map((value) => ({ value, label: value === 0.5 ? `${sureWords(value)}, the middle estimate` : sureWords(value) }));
+    .map((value) => ({
+      value,
+      label: value === 0.5 ? t('bench.the-middle-estimate', { sureWords: sureWords(value) }) : sureWords(value),
+    }));
 
 /** Whether it is thawed, until when it cooks, how sure; what else is in the pot, and what is done to it before. */
 function HowItIsWanted({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
@@ -166,28 +175,28 @@ function HowItIsWanted({ plan, forecast, edit, faultAt }: StationProps): ReactNo
     <div className="fields">
       {meat.startsFrom !== 'frozen' && (
         <Choice<ThawWay | 'no'>
-          label="Thaw first"
+          label={t('bench.thaw-first')}
           value={meat.thaw ?? 'no'}
           options={[
-            { value: 'no', label: 'No' },
-            { value: 'fridge', label: 'In fridge' },
-            { value: 'cold-water', label: 'In water' },
+            { value: 'no', label: t('bench.no') },
+            { value: 'fridge', label: t('bench.in-fridge') },
+            { value: 'cold-water', label: t('bench.in-water') },
           ]}
           onChange={(thaw) => change({ thaw: thaw === 'no' ? undefined : thaw })}
         />
       )}
       <Choice
-        label="Until"
+        label={t('bench.until')}
         value={plan.target}
         options={[
-          { value: 'slices', label: 'Slices' },
-          { value: 'fork', label: 'Fork' },
-          { value: 'pulls', label: 'Pulls' },
-          { value: 'shreds', label: 'Shreds' },
+          { value: 'slices', label: t('bench.slices') },
+          { value: 'fork', label: t('bench.fork') },
+          { value: 'pulls', label: t('bench.pulls') },
+          { value: 'shreds', label: t('bench.shreds') },
         ]}
         onChange={(target) => edit((before) => ({ ...before, target }))}
       />
-      <Field label="How sure">
+      <Field label={t('bench.how-sure')}>
         {(id) => (
           <Select
             id={id}
@@ -199,7 +208,7 @@ function HowItIsWanted({ plan, forecast, edit, faultAt }: StationProps): ReactNo
       </Field>
       <OtherCuts plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
       <details className="fold">
-        <summary>Prep: {prepInWords(plan)}</summary>
+        <summary>{t('bench.prep', { prepInWords: prepInWords(plan) })}</summary>
         <div className="fields">
           <Prep plan={plan} forecast={forecast} edit={edit} faultAt={faultAt} />
         </div>

@@ -15,6 +15,7 @@ import { stationHeads, type StationKey } from './station-heads';
 import { useBenchKeys } from './use-bench-keys';
 import { useFaults } from './use-faults';
 import styles from './bench.module.css';
+import { t } from '../language/t';
 
 /** The plan as it is shown: with the minutes of a handle that is being dragged. */
 function useShown(): Plan | null {
@@ -74,7 +75,7 @@ export function OpenBench(): ReactNode {
   if (plan === null) return null;
   return (
     <div className="bench">
-      <h1 className="visually-hidden">{plan.name === '' ? 'Bench' : plan.name}</h1>
+      <h1 className="visually-hidden">{plan.name === '' ? t('bench.bench') : plan.name}</h1>
       <BenchHead id={id} forecast={forecast} edit={edit} />
       <BenchLine
         forecast={forecast}
@@ -87,7 +88,7 @@ export function OpenBench(): ReactNode {
       {forecast && <BenchAlerts forecast={forecast} edit={edit} />}
       {broken !== null && (
         <p role="alert" className={styles['bench-broken']}>
-          The reckoning failed: {broken}. The figures are from before.
+          {t('bench.the-reckoning-failed-the-figures', { broken })}
         </p>
       )}
       {stations}

@@ -22,6 +22,7 @@ import { StationPanel } from './station-panel';
 import styles from './station-panel.module.css';
 import { StationWhy } from './station-why';
 import { VegetablesStation } from './vegetables/vegetables-station';
+import { t } from '../language/t';
 
 /** px */
 const SECTION_HEIGHT = 218;
@@ -68,7 +69,7 @@ export function OpenStation(props: Props): ReactNode {
                 <SectionDrawing forecast={forecast} height={SECTION_HEIGHT} onStation={onStation} />
                 <div className={styles['folds']}>
                   <details className="fold">
-                    <summary>Every millilitre</summary>
+                    <summary>{t('bench.every-millilitre')}</summary>
                     <LedgerTable forecast={forecast} />
                   </details>
                   {why}

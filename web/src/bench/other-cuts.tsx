@@ -16,10 +16,11 @@ import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { CUT_OPTIONS, FORM_NAMES, GRADE_WORDS } from '../shared/words';
+import { cutOptions, FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { OwnName } from './own-name';
 import { placesOf } from './places';
 import type { StationProps } from './station';
+import { t, textOf } from '../language/t';
 
 /** A second cut of the same animal in the usual form, as heavy as a second cut is. */
 function another({ meat }: Plan): OtherMeat {
@@ -57,8 +58,12 @@ function OddsOf({ forecast, portion }: { readonly forecast: Forecast | null; rea
   const done = Math.round((chance.at + chance.past) * 10);
   return (
     <Verdict tone={!safe ? 'wrong' : chance.at + chance.past > 0.6 ? 'fits' : 'watch'}>
-      {GRADE_WORDS[grade]}, {Math.min(9, Math.max(1, done))} in 10 done; {print('temperature', coreC)} in the middle
-      {safe ? '' : ': raw there'}
+      {t('bench.in-10-done-in-the', {
+        gradeWords: GRADE_WORDS[grade],
+        value: Math.min(9, Math.max(1, done)),
+        temperature: print('temperature', coreC),
+        safe,
+      })}
     </Verdict>
   );
 }
@@ -70,12 +75,12 @@ export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
   const named = stages.map((value) => ({ value, label: placeName(plan, value).toLowerCase() }));
   return (
     <ItemRows
-      label="Other cuts in the pot"
+      label={t('bench.other-cuts-in-the-pot')}
       items={plan.otherMeats}
       nameOf={({ name, cut }) => name ?? cutTitle(cutById(cut))}
       blank={() => another(plan)}
       most={2}
-      addLabel="Add another cut"
+      addLabel={t('bench.add-another-cut')}
       onChange={(otherMeats) => edit((before) => ({ ...before, otherMeats }))}
     >
       {(item, change, i) => {
@@ -85,10 +90,10 @@ export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
         return (
           <>
             <Select
-              aria-label={`Other cut ${i + 1}`}
+              aria-label={t('bench.other-cut', { i: i + 1 })}
               value={item.cut}
               showSearch={{ optionFilterProp: 'label' }}
-              options={CUT_OPTIONS}
+              options={cutOptions()}
               popupMatchSelectWidth={240}
               onChange={(next) => {
                 const { forms, boneShare } = cutById(next);
@@ -97,35 +102,35 @@ export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
               }}
             />
             <Select
-              aria-label={`Form of ${called}`}
+              aria-label={t('bench.form-of', { called })}
               value={item.form}
               options={FORMS.filter((form) => cut.forms.includes(form)).map((form) => ({
                 value: form,
-                label: FORM_NAMES[form],
+                label: textOf(FORM_NAMES[form]),
               }))}
               popupMatchSelectWidth={140}
               onChange={(form) => change({ form, pieces: undefined, thicknessCm: undefined })}
             />
             <QuantityInput
-              label={`How much ${called}`}
+              label={t('bench.how-much', { called })}
               kind="mass"
               value={item.grams}
               range={LIMITS.meatGrams}
               onChange={(grams) => grams !== undefined && change({ grams })}
             />
             <Select
-              aria-label={`When ${called} goes in`}
+              aria-label={t('bench.when-goes-in', { called })}
               value={item.goesIn}
-              options={[{ value: 'start', label: 'from the start' }, ...named]}
+              options={[{ value: 'start', label: t('bench.from-the-start') }, ...named]}
               popupMatchSelectWidth={180}
               onChange={(goesIn) => change({ goesIn })}
             />
             <Select
-              aria-label={`When ${called} comes out`}
+              aria-label={t('bench.when-comes-out', { called })}
               value={item.comesOut}
               options={[
-                { value: 'end', label: 'out at the end' },
-                ...named.map(({ value, label }) => ({ value, label: `out before ${label}` })),
+                { value: 'end', label: t('bench.out-at-the-end') },
+                ...named.map(({ value, label }) => ({ value, label: t('bench.out-before', { label }) })),
               ]}
               popupMatchSelectWidth={220}
               onChange={(comesOut) => change({ comesOut })}

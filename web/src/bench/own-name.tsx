@@ -1,5 +1,6 @@
 import { Input } from 'antd';
 import type { ReactNode } from 'react';
+import { t } from '../language/t';
 
 interface Props {
   /** What it is called as long as the cook says nothing. */
@@ -13,10 +14,10 @@ export function OwnName({ of, value, onChange }: Props): ReactNode {
   return (
     <Input
       className="own-name"
-      aria-label={`Own name of ${of}`}
+      aria-label={t('bench.own-name-of', { of })}
       value={value ?? ''}
       maxLength={80}
-      placeholder={`called ${of}`}
+      placeholder={t('bench.called', { of })}
       onChange={({ target }) => onChange(target.value.trim() === '' ? undefined : target.value)}
     />
   );

@@ -4,6 +4,7 @@ import { useUnits } from '../shared/use-units';
 import { Instead } from './instead';
 import listsStyles from './lists.module.css';
 import type { StationProps } from './station';
+import { t } from '../language/t';
 
 /** The board in its order, the bowls by when they go in, and what can stand in. */
 export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): ReactNode {
@@ -12,21 +13,21 @@ export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>
   const steps = prepSteps(placed, printerFor(system));
   const bowls = forecast ? bowlsOf(forecast, printerFor(system)) : [];
   return (
-    <section aria-label="Prep list" className={listsStyles['prep']}>
-      <h3>Prep, in the order of the board</h3>
+    <section aria-label={t('bench.prep-list')} className={listsStyles['prep']}>
+      <h3>{t('bench.prep-in-the-order-of')}</h3>
       <ol>
         {steps.map(({ id, text, minutes, meat: raw }) => (
           <li key={id}>
             {text} <span className="figure dim">{printDuration(Math.max(1, minutes))}</span>
             {raw && id === steps.find((step) => step.meat && step.when === 'board')?.id && (
-              <small className="dim"> Raw meat from here: board, knife and hands washed after it.</small>
+              <small className="dim">{t('bench.raw-meat-from-here-board')}</small>
             )}
           </li>
         ))}
       </ol>
       {bowls.length > 0 && (
         <>
-          <h3>Bowls, by when they go in</h3>
+          <h3>{t('bench.bowls-by-when-they-go')}</h3>
           <ul>
             {bowls.map(({ moment, items }) => (
               <li key={moment}>

@@ -6,13 +6,16 @@ import { MarinadeFields } from './marinade-fields';
 import { PrepList } from './prep-list';
 import { RubFields } from './rub-fields';
 import { changing, type StationProps } from './station';
+import { t } from '../language/t';
+import { say } from '@hervir/language';
+import { labelled } from '../language/labelled';
 
 /** Salting ahead, as cooks say it, in minutes. */
 const AHEAD = [
-  { value: 1440, label: 'the day before' },
-  { value: 120, label: '2 h ahead' },
-  { value: 60, label: '1 h ahead' },
-  { value: 20, label: '20 min ahead' },
+  { value: 1440, label: say('bench.the-day-before') },
+  { value: 120, label: say('bench.hours-ahead', { hours: 2 }) },
+  { value: 60, label: say('bench.hours-ahead', { hours: 1 }) },
+  { value: 20, label: say('bench.minutes-ahead', { minutes: 20 }) },
 ];
 
 /** Salt, marinade, rub; the board in order, bowls by moment, and what can stand in. */
@@ -24,26 +27,26 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
   return (
     <>
       {cured ? (
-        <p className="field-note">Cured: it brings its own salt, none is added.</p>
+        <p className="field-note">{t('bench.cured-it-brings-its-own')}</p>
       ) : (
         <Choice
-          label="Salt"
+          label={t('bench.salt')}
           value={meat.salted}
           options={[
-            { value: 'ahead', label: 'Ahead' },
-            { value: 'just-before', label: 'At the pot' },
-            { value: 'no', label: 'Not yet' },
+            { value: 'ahead', label: t('bench.ahead') },
+            { value: 'just-before', label: t('bench.at-the-pot') },
+            { value: 'no', label: t('bench.not-yet') },
           ]}
           onChange={(salted) => change({ salted, saltedMinutes: undefined })}
         />
       )}
       {!cured && meat.salted === 'ahead' && (
-        <Field label="How long" note={wet?.text}>
+        <Field label={t('bench.how-long')} note={wet?.text}>
           {(id) => (
             <Select
               id={id}
               value={meat.saltedMinutes ?? 1440}
-              options={AHEAD}
+              options={labelled(AHEAD)}
               onChange={(saltedMinutes) => change({ saltedMinutes })}
             />
           )}

@@ -4,6 +4,7 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { changing, type StationProps } from './station';
 import { Trade, WAYS } from './trade';
+import { t, textOf } from '../language/t';
 
 interface Props extends Omit<StationProps, 'forecast'> {
   /** The same tenderness by each way; null until they are reckoned. */
@@ -16,30 +17,27 @@ export function ReleaseStation({ plan, edit, faultAt, ways }: Props): ReactNode 
   return (
     <div className="fields">
       <Choice
-        label="Let down"
+        label={t('bench.let-down')}
         value={plan.release.method}
-        options={(Object.keys(WAYS) as ReleaseMethod[]).map((value) => ({ value, label: WAYS[value].label }))}
+        options={(Object.keys(WAYS) as ReleaseMethod[]).map((value) => ({ value, label: textOf(WAYS[value].label) }))}
         onChange={(method) => change({ method })}
       />
       {plan.release.method === 'natural-then-quick' && (
-        <Field label="Minutes" fault={faultAt('release.naturalMinutes')}>
+        <Field label={t('bench.minutes')} fault={faultAt('release.naturalMinutes')}>
           {(id) => (
             <NumberInput
               id={id}
               min={LIMITS.naturalMinutes.min}
               max={LIMITS.naturalMinutes.max}
               value={plan.release.naturalMinutes}
-              suffix="min"
+              suffix={t('bench.min-2')}
               onChange={(naturalMinutes) => naturalMinutes !== null && change({ naturalMinutes })}
             />
           )}
         </Field>
       )}
       {ways && <Trade ways={ways} />}
-      <p className="caution-source">
-        Hands and face away from the valve; the lid stays shut until the pin has fallen. Your cooker’s manual comes
-        first.
-      </p>
+      <p className="caution-source">{t('bench.hands-and-face-away-from')}</p>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { useWidth } from '../shared/use-width';
 import { releaseGeometry } from './release-geometry';
 import styles from './release-ways.module.css';
 import { WAYS } from './trade';
+import { t } from '../language/t';
 
 const HEIGHT = 190;
 
@@ -16,12 +17,16 @@ export function ReleaseWays({ ways }: { readonly ways: readonly Alternative[] })
   const words = ways
     .map((way) => {
       const { label } = WAYS[way.release?.method ?? 'natural'];
-      return `${label}: ${way.pressureMinutes} min under pressure, open ${Math.round(way.releaseMinutes)} min after`;
+      return t('bench.min-under-pressure-open-min', {
+        label,
+        pressureMinutes: way.pressureMinutes,
+        releaseMinutes: Math.round(way.releaseMinutes),
+      });
     })
     .join('; ');
   return (
-    <section aria-label="Three ways down">
-      <h3 className={styles['title']}>Three ways down, just as tender</h3>
+    <section aria-label={t('bench.three-ways-down')}>
+      <h3 className={styles['title']}>{t('bench.three-ways-down-just-as')}</h3>
       <div ref={box}>
         {g && (
           <svg className={styles['curve']} height={HEIGHT} role="img" aria-label={words}>
@@ -48,7 +53,7 @@ export function ReleaseWays({ ways }: { readonly ways: readonly Alternative[] })
           </svg>
         )}
       </div>
-      <p className="field-note">Minutes from the lid on. A ring is where the lid comes off; yours is the whole line.</p>
+      <p className="field-note">{t('bench.minutes-from-the-lid-on')}</p>
     </section>
   );
 }

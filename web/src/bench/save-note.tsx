@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { takeTheirs, useBench } from '../state/bench/bench-store';
 import { keepMine } from '../state/bench/keep-bench';
+import { t } from '../language/t';
 
 /** Where the last edit is, in a word; and the choice when two devices changed one plan. */
 export function SaveNote(): ReactNode {
@@ -11,14 +12,14 @@ export function SaveNote(): ReactNode {
     case 'saved':
       return (
         <span className="save-state" role="status">
-          Saved
+          {t('bench.saved')}
         </span>
       );
     case 'unsaved':
     case 'saving':
       return (
         <span className="save-state" role="status">
-          Saving…
+          {t('bench.saving')}
         </span>
       );
     case 'away':
@@ -28,7 +29,9 @@ export function SaveNote(): ReactNode {
           role="status"
           style={{ color: 'var(--brass)', fontWeight: 700, whiteSpace: 'normal' }}
         >
-          ▲ {save.why === null ? 'The server is away' : upperFirst(save.why)}. Kept here, sent by itself.
+          {t('bench.kept-here-sent-by-itself', {
+            value: save.why === null ? t('bench.the-server-is-away') : upperFirst(save.why),
+          })}
         </span>
       );
     case 'refused':
@@ -38,20 +41,18 @@ export function SaveNote(): ReactNode {
           role="status"
           style={{ color: 'var(--ember)', fontWeight: 700, whiteSpace: 'normal' }}
         >
-          ■ Not saved: mend the marked field.
+          {t('bench.not-saved-mend-the-marked')}
         </span>
       );
     case 'conflict':
       return (
         <div role="alert" className="card panel" style={{ maxWidth: 340 }}>
-          {save.theirs.deletedAt === null
-            ? 'This plan was also changed on another device.'
-            : 'This plan was put away on another device.'}
+          {save.theirs.deletedAt === null ? t('bench.this-plan-was-also-changed') : t('bench.this-plan-was-put-away')}
           <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
             <Button onClick={() => void keepMine()}>
-              {save.theirs.deletedAt === null ? 'Keep mine' : 'Bring it back with my changes'}
+              {save.theirs.deletedAt === null ? t('bench.keep-mine') : t('bench.bring-it-back-with-my')}
             </Button>
-            {save.theirs.deletedAt === null && <Button onClick={takeTheirs}>Take theirs</Button>}
+            {save.theirs.deletedAt === null && <Button onClick={takeTheirs}>{t('bench.take-theirs')}</Button>}
           </div>
         </div>
       );

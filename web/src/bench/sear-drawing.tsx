@@ -7,6 +7,7 @@ import { potMinutes } from '../shared/words';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
 import listsStyles from './lists.module.css';
+import { t } from '../language/t';
 
 /** What the sear comes to: each batch from above, its faces, what is wrong with it, and the aromatics in their order. */
 export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -14,16 +15,20 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
   const { sear, saute } = forecast;
   const seared = forecast.plan.sear.school !== 'none';
   return (
-    <section aria-label="The sear">
+    <section aria-label={t('bench.the-sear-2')}>
       {seared && (
         <>
           <BatchPlan forecast={forecast} />
           <p className="field-note">
-            {sear.preheatMinutes > 0 && `Base hot in ${Math.round(sear.preheatMinutes)} min; then oil, then dry meat. `}
+            {sear.preheatMinutes > 0 &&
+              t('bench.base-hot-in-min-then', { preheatMinutes: Math.round(sear.preheatMinutes) })}
             {sear.faces.length > 1
-              ? `First face ${potMinutes(sear.faces[0])}, the others ${potMinutes(sear.faces[1])} each; turn when it lets go by itself.`
-              : `Stirred for ${potMinutes(sear.faces[0])}.`}
-            {sear.batches > 1 && ' A minute between batches for the base to come back.'}
+              ? t('bench.first-face-the-others-each', {
+                  minutes: potMinutes(sear.faces[0]),
+                  minutes2: potMinutes(sear.faces[1]),
+                })
+              : t('bench.stirred-for', { minutes: potMinutes(sear.faces[0]) })}
+            {sear.batches > 1 && t('bench.a-minute-between-batches-for')}
           </p>
         </>
       )}

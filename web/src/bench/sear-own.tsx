@@ -7,6 +7,7 @@ import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { changing, type Edit } from './station';
 import styles from './stages.module.css';
+import { t } from '../language/t';
 
 const MOST_FACES = 6;
 /** What a face that the cook adds is given to begin with, minutes. */
@@ -30,14 +31,14 @@ export function OwnSear({ plan, forecast, edit }: Props): ReactNode {
   const said = sear.faceMinutes !== undefined || sear.fatMl !== undefined || meat.flourGrams !== undefined;
   return (
     <details className="fold" open={said || meat.cutAfterSear === true ? true : undefined}>
-      <summary>Faces, fat, flour</summary>
+      <summary>{t('bench.faces-fat-flour')}</summary>
       <div className="fields">
         <FaceMinutes plan={plan} forecast={forecast} onChange={(faceMinutes) => ofSear({ faceMinutes })} />
-        <Field label="Fat for it">
+        <Field label={t('bench.fat-for-it')}>
           {(id) => (
             <QuantityInput
               id={id}
-              label="Fat for it"
+              label={t('bench.fat-for-it')}
               kind="volume"
               value={sear.fatMl}
               range={LIMITS.panFatMl}
@@ -45,11 +46,14 @@ export function OwnSear({ plan, forecast, edit }: Props): ReactNode {
             />
           )}
         </Field>
-        <Field label="Flour on it" note={meat.flourGrams ? 'Stirred onto the seared meat: it thickens.' : undefined}>
+        <Field
+          label={t('bench.flour-on-it')}
+          note={meat.flourGrams ? t('bench.stirred-onto-the-seared-meat') : undefined}
+        >
           {(id) => (
             <QuantityInput
               id={id}
-              label="Flour on it"
+              label={t('bench.flour-on-it')}
               kind="mass"
               value={meat.flourGrams}
               range={LIMITS.rubGrams}
@@ -62,7 +66,7 @@ export function OwnSear({ plan, forecast, edit }: Props): ReactNode {
             checked={meat.cutAfterSear === true}
             onChange={({ target }) => ofMeat({ cutAfterSear: target.checked || undefined })}
           >
-            seared whole, cut afterwards
+            {t('bench.seared-whole-cut-afterwards')}
           </Checkbox>
         )}
       </div>
@@ -80,48 +84,48 @@ function FaceMinutes({
   const proposed = (forecast?.sear.faces ?? []).map(halves);
   if (own === undefined) {
     return (
-      <Field label="Faces">
+      <Field label={t('bench.faces')}>
         {(id) => (
           <Button id={id} disabled={proposed.length === 0} onClick={() => onChange(proposed.slice(0, MOST_FACES))}>
-            Set their minutes
+            {t('bench.set-their-minutes')}
           </Button>
         )}
       </Field>
     );
   }
   return (
-    <div className="field" role="group" aria-label="Minutes of each face">
+    <div className="field" role="group" aria-label={t('bench.minutes-of-each-face')}>
       <span className="label" aria-hidden>
-        Faces
+        {t('bench.faces')}
       </span>
       <div className={styles['stacked']}>
         {own.map((minutes, i) => (
           <NumberInput
             key={i}
-            aria-label={`Minutes of face ${i + 1}`}
+            aria-label={t('bench.minutes-of-face', { i: i + 1 })}
             min={LIMITS.faceMinutes.min}
             max={LIMITS.faceMinutes.max}
             step={0.5}
             value={minutes}
-            suffix="min"
+            suffix={t('bench.min-2')}
             onChange={(next) => next !== null && onChange(own.map((one, at) => (at === i ? next : one)))}
           />
         ))}
         <div className={styles['stage-own']}>
           <Button
             icon={<PlusOutlined aria-hidden />}
-            aria-label="Another face"
+            aria-label={t('bench.another-face')}
             disabled={own.length >= MOST_FACES}
             onClick={() => onChange([...own, ANOTHER_FACE])}
           />
           <Button
             icon={<MinusOutlined aria-hidden />}
-            aria-label="One face less"
+            aria-label={t('bench.one-face-less')}
             disabled={own.length <= 1}
             onClick={() => onChange(own.slice(0, -1))}
           />
           <Button type="text" onClick={() => onChange(undefined)}>
-            As Hervir would
+            {t('bench.as-hervir-would')}
           </Button>
         </div>
       </div>

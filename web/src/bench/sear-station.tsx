@@ -9,23 +9,29 @@ import { useUnits } from '../shared/use-units';
 import { OwnSear } from './sear-own';
 import { changing, type StationProps } from './station';
 import { WhenStage } from './when-stage';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const GIVES: Readonly<Record<Plan['sear']['school'], string>> = {
-  hard: 'Every face brown, the deepest sauce; the most fond to scrape.',
-  quick: 'Some colour in half the time.',
-  light: 'Stirred until the edges lose their colour; hardly any fond.',
-  none: 'Everything in cold: pale, plain, nothing to scrape.',
+const GIVES: Readonly<Record<Plan['sear']['school'], Message>> = {
+  hard: say('bench.every-face-brown-the-deepest'),
+  quick: say('bench.some-colour-in-half-the'),
+  light: say('bench.stirred-until-the-edges-lose'),
+  none: say('bench.everything-in-cold-pale-plain'),
 };
 
-const THEN_WORDS = { stays: 'stays in', 'set-aside': 'set aside', 'fish-out': 'fished out' } as const;
-const HOW_WORDS = {
-  fried: 'in its turn',
-  'fried-first': 'before the meat',
-  'with-meat': 'beside the meat',
-  raw: 'raw, with the liquid',
+const THEN_WORDS = {
+  stays: say('bench.stays-in'),
+  'set-aside': say('bench.set-aside'),
+  'fish-out': say('bench.fished-out'),
 } as const;
-const optionsOf = <T extends string>(words: Readonly<Record<T, string>>): { value: T; label: string }[] =>
-  (Object.keys(words) as T[]).map((value) => ({ value, label: words[value] }));
+const HOW_WORDS = {
+  fried: say('bench.in-its-turn'),
+  'fried-first': say('bench.before-the-meat'),
+  'with-meat': say('bench.beside-the-meat'),
+  raw: say('bench.raw-with-the-liquid'),
+} as const;
+const optionsOf = <T extends string>(words: Readonly<Record<T, Message>>): { value: T; label: string }[] =>
+  (Object.keys(words) as T[]).map((value) => ({ value, label: textOf(words[value]) }));
 
 const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
 
@@ -38,43 +44,39 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
     <div className="fields-two">
       <div className="fields">
         <Choice
-          label="How hard"
+          label={t('bench.how-hard')}
           value={sear.school}
           options={[
-            { value: 'hard', label: 'Hard' },
-            { value: 'quick', label: 'Quick' },
-            { value: 'light', label: 'Light' },
-            { value: 'none', label: 'None' },
+            { value: 'hard', label: t('bench.hard') },
+            { value: 'quick', label: t('bench.quick') },
+            { value: 'light', label: t('bench.light') },
+            { value: 'none', label: t('bench.none') },
           ]}
-          note={GIVES[sear.school]}
+          note={textOf(GIVES[sear.school])}
           onChange={(school) => change({ school, batches: undefined })}
         />
         {seared && (
           <>
             <Choice
-              label="Seared in"
+              label={t('bench.seared-in')}
               value={sear.where}
               options={[
-                { value: 'pot', label: 'The pot' },
-                { value: 'pan', label: 'A pan' },
+                { value: 'pot', label: t('bench.the-pot') },
+                { value: 'pan', label: t('bench.a-pan') },
               ]}
               onChange={(where) => change({ where })}
             />
             <Choice
-              label="First in"
+              label={t('bench.first-in')}
               value={sear.order}
               options={[
-                { value: 'meat-first', label: 'Meat' },
-                { value: 'onion-first', label: 'Onion' },
+                { value: 'meat-first', label: t('bench.meat') },
+                { value: 'onion-first', label: t('bench.onion') },
               ]}
-              note={
-                sear.order === 'onion-first'
-                  ? 'Onion in first, the meat stirred into it: no hard sear, next to no fond.'
-                  : undefined
-              }
+              note={sear.order === 'onion-first' ? t('bench.onion-in-first-the-meat') : undefined}
               onChange={(order) => change({ order })}
             />
-            <Field label="Batches" fault={faultAt('sear.batches')}>
+            <Field label={t('bench.batches')} fault={faultAt('sear.batches')}>
               {(id) => (
                 <NumberInput
                   id={id}
@@ -82,7 +84,9 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
                   max={LIMITS.batches.max}
                   precision={0}
                   value={sear.batches ?? null}
-                  placeholder={forecast ? `${forecast.sear.proposedBatches}, as Hervir would` : ''}
+                  placeholder={
+                    forecast ? t('bench.as-hervir-would-2', { proposedBatches: forecast.sear.proposedBatches }) : ''
+                  }
                   onChange={(batches) => change({ batches: batches ?? undefined })}
                 />
               )}
@@ -92,29 +96,27 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
         {seared && <OwnSear plan={plan} forecast={forecast} edit={edit} />}
       </div>
       <ItemRows
-        label="Aromatics"
+        label={t('bench.aromatics')}
         items={plan.aromatics}
         nameOf={({ ingredient }) => aromaticKind(ingredient).name.toLowerCase()}
         blank={(): Aromatic => ({
-          ingredient: plan.aromatics.length === 0 ? 'Onion' : 'Garlic',
+          ingredient: plan.aromatics.length === 0 ? t('bench.onion') : t('bench.garlic'),
           grams: plan.aromatics.length === 0 ? 200 : 10,
         })}
         most={20}
-        addLabel="Add an aromatic"
+        addLabel={t('bench.add-an-aromatic')}
         shortNames
         onChange={(aromatics) => edit((before) => ({ ...before, aromatics }))}
         rest={{
           words: ({ how, then }) =>
-            [how === undefined ? null : HOW_WORDS[how], THEN_WORDS[then ?? 'stays']]
-              .filter((word) => word !== null)
-              .join(', '),
+            [...(how === undefined ? [] : [HOW_WORDS[how]]), THEN_WORDS[then ?? 'stays']].map(textOf).join(', '),
           fields: (item, changeItem) => <AromaticRest plan={plan} item={item} change={changeItem} />,
         }}
       >
         {({ ingredient, grams }, changeItem) => (
           <>
             <AutoComplete
-              aria-label="Aromatic"
+              aria-label={t('bench.aromatic')}
               value={ingredient}
               options={AROMATIC_OPTIONS}
               showSearch={{
@@ -125,7 +127,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
               onChange={(next: string) => next.trim() !== '' && changeItem({ ingredient: next })}
             />
             <QuantityInput
-              label={`How much ${ingredient}`}
+              label={t('bench.how-much-4', { ingredient })}
               kind="mass"
               value={grams}
               range={LIMITS.ingredientGrams}
@@ -153,14 +155,14 @@ function AromaticRest({
   return (
     <>
       <Select
-        aria-label={`How, ${ingredient}`}
+        aria-label={t('bench.how', { ingredient })}
         value={how ?? 'fried'}
         options={optionsOf(HOW_WORDS)}
         popupMatchSelectWidth={180}
         onChange={(next) => change({ how: next === 'fried' ? undefined : next })}
       />
       <Select
-        aria-label={`Then, ${ingredient}`}
+        aria-label={t('bench.then', { ingredient })}
         value={then ?? 'stays'}
         options={optionsOf(THEN_WORDS)}
         onChange={(next) => change({ then: next })}

@@ -13,13 +13,14 @@ import { Button } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { DinnerTime } from '../shared/dinner-time';
 import { Why } from '../shared/why';
-import { clockTime, counted, dayWord } from '../shared/words';
+import { clockTime, inWords, dayWord } from '../shared/words';
 import { mealWords } from '../shared/meal-words';
 import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
 import { useBench } from '../state/bench/bench-store';
 import { useFitted } from './use-fitted';
 import styles from './bench.module.css';
+import { rich, t } from '../language/t';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;
@@ -27,16 +28,18 @@ const FEW_LETTERS = 30;
 /** "turnip and freekeh"; more are counted, so that the sentence keeps to two lines and all stations to the window. */
 function few(names: readonly string[]): string {
   const all = listed(names);
-  return names.length > 2 || all.length > FEW_LETTERS ? counted(names.length, 'thing', 'things') : all;
+  return names.length > 2 || all.length > FEW_LETTERS
+    ? t('bench.text', { namesCount: names.length, namesCountWords: inWords(names.length) })
+    : all;
 }
 
 /** "a 3-minute second run", "6 minutes of open simmer": a stage after the first run, as the sentence counts them. */
 function stageWords({ kind, minutes, place }: Stage, later: readonly Stage[]): string {
-  if (kind === 'simmer') return `${minutes} minutes of open simmer`;
+  if (kind === 'simmer') return t('bench.minutes-of-open-simmer', { minutes });
   const runs = later.filter((stage) => stage.kind === 'pressure');
-  const run = runs.findIndex((stage) => stage.place === place) === 0 ? 'second' : 'third';
-  const which = runs.length > 2 ? 'further' : run;
-  return minutes === 0 ? `a ${which} run, just up to pressure` : `a ${minutes}-minute ${which} run`;
+  const run = runs.findIndex((stage) => stage.place === place) === 0 ? t('bench.second') : t('bench.third');
+  const which = runs.length > 2 ? t('bench.further') : run;
+  return minutes === 0 ? t('bench.a-run-just-up-to', { which }) : t('bench.a-minute-run', { minutes, which });
 }
 
 /** The clock that is still ahead: of what is cooked already, its day's. */
@@ -56,7 +59,7 @@ function Begins({ forecast, now }: { readonly forecast: Forecast; readonly now: 
   const kept = plan.cookAhead !== undefined && !day;
   const clock = clockAhead(forecast);
   const figure = day ? 'warmAt' : 'startAt';
-  const begin = day ? 'It is cooked: begin to warm it ' : 'Begin ';
+  const begin = day ? t('bench.it-is-cooked-begin-to') : t('bench.begin');
   const late = lateStart(clock, now);
   if (late === null) {
     return (
@@ -65,46 +68,54 @@ function Begins({ forecast, now }: { readonly forecast: Forecast; readonly now: 
         <Why figure={figure} reasons={reasons} tone="ember">
           {clockTime(clock.startAt ?? '')}
         </Why>{' '}
-        {kept ? 'to have it in the fridge at' : 'to eat at'}{' '}
+        {kept ? t('bench.to-have-it-in-the') : t('bench.to-eat-at')}{' '}
       </>
     );
   }
   if (late.over) {
-    return (
-      <>
-        {day ? 'It is cooked, and warming takes ' : 'It takes '}
+    return rich('bench.it-is-cooked-and-warming', {
+      day,
+      duration: printDuration(clock.totalMinutes),
+      why: (words) => (
         <Why figure={figure} reasons={reasons} tone="ember">
-          {printDuration(clock.totalMinutes)}
+          {words}
         </Why>
-        ; {kept ? 'its evening' : 'its dinner'} is over, {dayWord(clock.eatAt ?? '', now)} at{' '}
-      </>
-    );
+      ),
+      kept,
+      day2: dayWord(clock.eatAt ?? '', now),
+    });
   }
-  return (
-    <>
-      {begin}
+  return rich('bench.now-late-not', {
+    begin,
+    why: (words) => (
       <Why figure={figure} reasons={reasons} tone="ember">
-        now
+        {words}
       </Why>
-      , {printDuration(late.minutes)} late: {mealWords(kept).short} {clockTime(late.dinnerAt)}, not{' '}
-    </>
-  );
+    ),
+    duration: printDuration(late.minutes),
+    short: mealWords(kept).short,
+    time: clockTime(late.dinnerAt),
+  });
 }
 
 /** What the evening is made of, each figure pressable. */
 function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactNode {
   const { sear, pot, reasons } = forecast;
   const later = forecast.stages.filter(({ kind }) => isHotKind(kind));
-  return (
-    <>
-      {sear.batches > 0 && (
-        <>
+  return rich('bench.minutes-under-pressure-your-own', {
+    batches:
+      sear.batches > 0 &&
+      rich('bench.of-searing', {
+        batches: sear.batches,
+        batchesWords: inWords(sear.batches),
+        why: (words) => (
           <Why figure="sear" reasons={reasons}>
-            {counted(sear.batches, 'batch', 'batches')}
-          </Why>{' '}
-          of searing,{' '}
-        </>
-      )}
+            {words}
+          </Why>
+        ),
+      }),
+    pressureMinutes: forecast.pressureMinutes,
+    why: (words) => (
       <Why
         figure="pressureMinutes"
         reasons={reasons}
@@ -112,44 +123,46 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
         control={
           forecast.ownMinutes && forecast.proposedMinutes !== null ? (
             <Button style={{ marginTop: 8 }} onClick={onPropose}>
-              Take the {forecast.proposedMinutes} min Hervir proposes
+              {t('bench.take-the-min-hervir-proposes', { proposedMinutes: forecast.proposedMinutes })}
             </Button>
           ) : undefined
         }
       >
-        {forecast.pressureMinutes} minutes
-      </Why>{' '}
-      under pressure
-      {forecast.ownMinutes ? ' (your own)' : ''},{' '}
+        {words}
+      </Why>
+    ),
+    ownMinutes: forecast.ownMinutes,
+    value: Math.max(1, Math.round(pot.releaseMinutes)),
+    why2: (words) => (
       <Why figure="releaseMinutes" reasons={reasons} tone="steam">
-        {Math.max(1, Math.round(pot.releaseMinutes))}
-      </Why>{' '}
-      for the pressure to fall,{' '}
-      {later.map((stage) => (
-        <Fragment key={stage.place}>
-          {stage.kind === 'pressure' && stage.items.length > 0
-            ? `${few(stage.items.map(({ name }) => name.toLowerCase()))} in `
-            : 'then '}
-          <Why figure="secondRun" reasons={reasons} tone="steam">
-            {stageWords(stage, later)}
-          </Why>
-          ,{' '}
-        </Fragment>
-      ))}
-    </>
-  );
+        {words}
+      </Why>
+    ),
+    map: later.map((stage) => (
+      <Fragment key={stage.place}>
+        {stage.kind === 'pressure' && stage.items.length > 0
+          ? t('bench.in', { few: few(stage.items.map(({ name }) => name.toLowerCase())) })
+          : 'then '}
+        <Why figure="secondRun" reasons={reasons} tone="steam">
+          {stageWords(stage, later)}
+        </Why>
+        ,{' '}
+      </Fragment>
+    )),
+  });
 }
 
 /** What is ahead of a braise that is cooked already. */
 function OfTheDay({ forecast: { nextDay, reasons } }: Pick<Props, 'forecast'>): ReactNode {
-  return (
-    <>
+  return rich('bench.minutes-to-warm-it-through', {
+    minutes: Math.round(nextDay?.warmed.minutes ?? 0),
+    why: (words) => (
       <Why figure="warmAt" reasons={reasons} tone="steam">
-        {Math.round(nextDay?.warmed.minutes ?? 0)} minutes
-      </Why>{' '}
-      to warm it through, {Math.round(nextDay?.clock.totalMinutes ?? 0)} in all,{' '}
-    </>
-  );
+        {words}
+      </Why>
+    ),
+    totalMinutes: Math.round(nextDay?.clock.totalMinutes ?? 0),
+  });
 }
 
 /** The whole plan in one line, each figure pressable for its why. */
@@ -165,37 +178,54 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
   );
   return (
     <p ref={fitted} className={styles['bench-sentence']}>
-      {clock.startAt === null || clock.eatAt === null ? (
-        <>
-          <Why figure="startAt" reasons={reasons} tone="ember">
-            {printDuration(clock.totalMinutes)}
-          </Why>{' '}
-          in all,{' '}
-          <Why figure="eatAt" reasons={reasons} tone="ember" control={<DinnerTime now={now} onServeAt={onServeAt} />}>
-            no dinner time yet
+      {rich('bench.your-hands-busy-for-minutes', {
+        value:
+          clock.startAt === null || clock.eatAt === null ? (
+            rich('bench.in-all-no-dinner-time', {
+              duration: printDuration(clock.totalMinutes),
+              why: (words) => (
+                <Why figure="startAt" reasons={reasons} tone="ember">
+                  {words}
+                </Why>
+              ),
+              why2: (words) => (
+                <Why
+                  figure="eatAt"
+                  reasons={reasons}
+                  tone="ember"
+                  control={<DinnerTime now={now} onServeAt={onServeAt} />}
+                >
+                  {words}
+                </Why>
+              ),
+            })
+          ) : (
+            <>
+              <Begins forecast={forecast} now={now} />
+              <Why
+                figure="eatAt"
+                reasons={reasons}
+                tone="ember"
+                control={<DinnerTime now={now} serveAt={plan.serveAt} onServeAt={onServeAt} />}
+              >
+                {clockTime(clock.eatAt)}
+              </Why>
+              {plan.cookAhead &&
+                plan.serveAt !== null &&
+                `${day ? ' ' : t('bench.eaten')}${dayWord(plan.serveAt, now)}`}
+              :{' '}
+            </>
+          ),
+        ofTheDay: day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />,
+        handsOnMinutes: Math.round(clock.handsOnMinutes),
+        sure: upperFirst(sure),
+        why: (words) => (
+          <Why figure="tenderness" reasons={reasons} tone="meat">
+            {words}
           </Why>
-          :{' '}
-        </>
-      ) : (
-        <>
-          <Begins forecast={forecast} now={now} />
-          <Why
-            figure="eatAt"
-            reasons={reasons}
-            tone="ember"
-            control={<DinnerTime now={now} serveAt={plan.serveAt} onServeAt={onServeAt} />}
-          >
-            {clockTime(clock.eatAt)}
-          </Why>
-          {plan.cookAhead && plan.serveAt !== null && `${day ? ' ' : ', eaten '}${dayWord(plan.serveAt, now)}`}:{' '}
-        </>
-      )}
-      {day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />}
-      your hands busy for {Math.round(clock.handsOnMinutes)} minutes.{' '}
-      <Why figure="tenderness" reasons={reasons} tone="meat">
-        {upperFirst(sure)}
-      </Why>{' '}
-      that {TARGET_WORDS[plan.target]}.
+        ),
+        targetWords: TARGET_WORDS[plan.target],
+      })}
     </p>
   );
 }

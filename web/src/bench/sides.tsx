@@ -5,17 +5,20 @@ import { useState, type ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
+import { t } from '../language/t';
+import { type Message, say } from '@hervir/language';
+import { labelled } from '../language/labelled';
 
 type Side = Plan['sides'][number];
 type SideTask = Side['tasks'][number];
 
-const WHERE: readonly { readonly value: Resource; readonly label: string }[] = [
-  { value: 'side-burner', label: 'side burner' },
-  { value: 'board', label: 'board' },
-  { value: 'hands', label: 'hands' },
+const WHERE: readonly { readonly value: Resource; readonly label: Message }[] = [
+  { value: 'side-burner', label: say('bench.side-burner') },
+  { value: 'board', label: say('bench.board') },
+  { value: 'hands', label: say('bench.hands') },
 ];
 const OWN = 'own';
-const BLANK: SideTask = { label: 'Step', minutes: 10, handsOn: false, resource: 'side-burner' };
+const blank = (): SideTask => ({ label: t('bench.step'), minutes: 10, handsOn: false, resource: 'side-burner' });
 
 /** Side dishes of the dinner, from the built-in set or one's own, each with its steps; they end with the meat. */
 export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit }): ReactNode {
@@ -25,15 +28,15 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
     const known = SIDES.find((side) => side.name === name);
     const side = known
       ? { name: known.name, tasks: known.tasks.map((task) => ({ ...task })) }
-      : { name: 'My side dish', tasks: [BLANK] };
+      : { name: t('bench.my-side-dish'), tasks: [blank()] };
     set([...plan.sides, side]);
     if (!known) setOpened(plan.sides.length);
   };
   const change = (at: number, part: Partial<Side>): void =>
     set(plan.sides.map((side, i) => (i === at ? { ...side, ...part } : side)));
   return (
-    <section aria-label="Side dishes">
-      <h3>Side dishes</h3>
+    <section aria-label={t('bench.side-dishes')}>
+      <h3>{t('bench.side-dishes')}</h3>
       <ul className={styles['side-list']}>
         {plan.sides.map((side, i) => {
           const minutes = side.tasks.reduce((sum, task) => sum + task.minutes, 0);
@@ -42,16 +45,16 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
               <div className={styles['side-head']}>
                 <strong>{side.name}</strong>
                 <span className="dim">
-                  {side.tasks.length === 1 ? 'one step' : `${side.tasks.length} steps`}, {Math.round(minutes)} min
+                  {t('bench.one-step-steps-min', { tasksCount: side.tasks.length, minutes: Math.round(minutes) })}
                 </span>
                 <Button size="small" aria-expanded={opened === i} onClick={() => setOpened(opened === i ? null : i)}>
-                  {opened === i ? 'Done' : 'Steps'}
-                  <span className="visually-hidden"> of {side.name}</span>
+                  {opened === i ? t('bench.done') : t('bench.steps')}
+                  <span className="visually-hidden">{t('bench.of-2', { name: side.name })}</span>
                 </Button>
                 <Button
                   size="small"
                   icon={<DeleteOutlined aria-hidden />}
-                  aria-label={`Leave out ${side.name}`}
+                  aria-label={t('bench.leave-out', { name: side.name })}
                   onClick={() => {
                     setOpened(null);
                     set(plan.sides.filter((_, at) => at !== i));
@@ -65,11 +68,14 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
       </ul>
       {plan.sides.length < 8 && (
         <Select
-          aria-label="Add a side dish"
+          aria-label={t('bench.add-a-side-dish')}
           value={null}
-          placeholder="Add a side dish"
+          placeholder={t('bench.add-a-side-dish')}
           style={{ width: 'min(100%, 12.5rem)' }}
-          options={[...SIDES.map(({ name }) => ({ value: name, label: name })), { value: OWN, label: 'One of my own' }]}
+          options={[
+            ...SIDES.map(({ name }) => ({ value: name, label: name })),
+            { value: OWN, label: t('bench.one-of-my-own') },
+          ]}
           onChange={(name: string | null) => name !== null && add(name)}
         />
       )}
@@ -90,7 +96,7 @@ function Steps({
   return (
     <div className={styles['side-steps']}>
       <Input
-        aria-label="Name of the side dish"
+        aria-label={t('bench.name-of-the-side-dish')}
         value={side.name}
         maxLength={60}
         onChange={(event) => event.target.value.trim() !== '' && onChange({ name: event.target.value })}
@@ -98,34 +104,34 @@ function Steps({
       {side.tasks.map((task, i) => (
         <div key={i} className={styles['side-step']}>
           <Input
-            aria-label={`Step ${i + 1}`}
+            aria-label={t('bench.step-2', { i: i + 1 })}
             value={task.label}
             maxLength={120}
             onChange={(event) => event.target.value.trim() !== '' && set(i, { label: event.target.value })}
           />
           <NumberInput
-            aria-label={`Minutes of step ${i + 1}`}
+            aria-label={t('bench.minutes-of-step', { i: i + 1 })}
             min={1}
             max={LIMITS.taskMinutes.max}
             value={task.minutes}
-            suffix="min"
+            suffix={t('bench.min-2')}
             style={{ width: '6.5rem' }}
             onChange={(minutes) => minutes !== null && set(i, { minutes })}
           />
           <Select
-            aria-label={`Where, step ${i + 1}`}
+            aria-label={t('bench.where-step', { i: i + 1 })}
             value={task.resource}
             style={{ width: '7.5rem' }}
-            options={[...WHERE]}
+            options={labelled(WHERE)}
             onChange={(resource) => set(i, { resource })}
           />
           <Checkbox checked={task.handsOn} onChange={(event) => set(i, { handsOn: event.target.checked })}>
-            hands-on
+            {t('bench.hands-on')}
           </Checkbox>
           <Button
             size="small"
             icon={<DeleteOutlined aria-hidden />}
-            aria-label={`Take step ${i + 1} out`}
+            aria-label={t('bench.take-step-out', { i: i + 1 })}
             disabled={side.tasks.length === 1}
             onClick={() => onChange({ tasks: side.tasks.filter((_, at) => at !== i) })}
           />
@@ -135,9 +141,9 @@ function Steps({
         size="small"
         icon={<PlusOutlined aria-hidden />}
         disabled={side.tasks.length >= 30}
-        onClick={() => onChange({ tasks: [...side.tasks, BLANK] })}
+        onClick={() => onChange({ tasks: [...side.tasks, blank()] })}
       >
-        A step
+        {t('bench.a-step')}
       </Button>
     </div>
   );

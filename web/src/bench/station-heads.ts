@@ -15,6 +15,8 @@ import {
 } from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { clockTime, FORM_PHRASES } from '../shared/words';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** The stations of the bench, in the order of the work. */
 export const STATIONS = ['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce', 'clock'] as const;
@@ -31,11 +33,11 @@ export interface StationHead {
 
 type Print = (kind: QuantityKind, value: number) => string;
 
-const SCHOOLS: Readonly<Record<Plan['sear']['school'], string>> = {
-  hard: 'Hard, every face browned',
-  quick: 'Quick, a little colour',
-  light: 'Light, stirred',
-  none: 'None, everything in cold',
+const SCHOOLS: Readonly<Record<Plan['sear']['school'], Message>> = {
+  hard: say('bench.hard-every-face-browned'),
+  quick: say('bench.quick-a-little-colour'),
+  light: say('bench.light-stirred'),
+  none: say('bench.none-everything-in-cold'),
 };
 
 /**
@@ -57,30 +59,37 @@ export function stationHeads(
   return [
     {
       key: 'meat',
-      title: 'Meat',
+      title: t('bench.meat'),
       ...(faulty
-        ? ({ tone: 'wrong', verdict: 'cannot be' } as const)
+        ? ({ tone: 'wrong', verdict: t('bench.cannot-be') } as const)
         : sure >= wanted
-          ? ({ tone: 'fits', verdict: `${forecast?.pressureMinutes ?? '…'} min` } as const)
-          : ({ tone: 'watch', verdict: 'may be short' } as const)),
-      summary: `${print('mass', plan.meat.grams)} of ${cutTitle(cut)}, ${FORM_PHRASES[plan.meat.form]}`,
+          ? ({
+              tone: 'fits',
+              verdict: t('bench.min', { pressureMinutes: String(forecast?.pressureMinutes ?? '…') }),
+            } as const)
+          : ({ tone: 'watch', verdict: t('bench.may-be-short') } as const)),
+      summary: t('bench.of', {
+        mass: print('mass', plan.meat.grams),
+        cut: cutTitle(cut),
+        formPhrases: FORM_PHRASES[plan.meat.form],
+      }),
     },
     searHead(plan, forecast),
     potHead(plan, forecast, print),
     vegetablesHead(plan, forecast, print),
     {
       key: 'release',
-      title: 'Letting down',
+      title: t('bench.letting-down'),
       tone: 'fits',
       verdict: forecast ? printDuration(forecast.pot.releaseMinutes) : '…',
       summary:
         plan.release.method === 'quick'
-          ? 'Valve opened at once'
+          ? t('bench.valve-opened-at-once')
           : plan.release.method === 'natural'
-            ? 'Left alone until the pin falls'
+            ? t('bench.left-alone-until-the-pin')
             : forecast && fallsByItself(forecast.pot)
-              ? 'Left alone: the pin has fallen before the valve is due'
-              : `${plan.release.naturalMinutes} min left alone, then the valve`,
+              ? t('bench.left-alone-the-pin-has')
+              : t('bench.min-left-alone-then-the', { naturalMinutes: plan.release.naturalMinutes }),
     },
     sauceHead(plan, forecast, print),
     clockHead(forecast, odds),
@@ -91,22 +100,22 @@ export function stationHeads(
 const SURE = 0.5;
 
 function clockHead(forecast: Forecast | null, odds: DinnerOdds | null): StationHead {
-  const base = { key: 'clock', title: 'Clock' } as const;
+  const base = { key: 'clock', title: t('bench.clock') } as const;
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
   const { clock, plan } = forecast;
-  const summary = `${printDuration(clock.totalMinutes)} in all`;
-  if (partAhead(plan) === 'day') return { ...base, tone: 'fits', verdict: 'cooked', summary };
-  if (clock.eatAt === null) return { ...base, tone: 'watch', verdict: 'no dinner time', summary };
+  const summary = t('bench.in-all', { duration: printDuration(clock.totalMinutes) });
+  if (partAhead(plan) === 'day') return { ...base, tone: 'fits', verdict: t('bench.cooked'), summary };
+  if (clock.eatAt === null) return { ...base, tone: 'watch', verdict: t('bench.no-dinner-time'), summary };
   const at = clockTime(clock.eatAt);
   if (odds === null) return { ...base, tone: 'none', verdict: at, summary };
   return { ...base, tone: odds.inTime < SURE ? 'watch' : 'fits', verdict: `${at}: ${inTen(odds.inTime)}`, summary };
 }
 
 function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
-  const base = { key: 'vegetables', title: 'Vegetables' } as const;
+  const base = { key: 'vegetables', title: t('bench.vegetables') } as const;
   const items = forecast?.stages.flatMap((stage) => stage.items) ?? [];
   if (plan.vegetables.length + plan.grains.length === 0 || !forecast) {
-    return { ...base, tone: 'none', verdict: '', summary: 'None yet' };
+    return { ...base, tone: 'none', verdict: '', summary: t('bench.none-yet') };
   }
   const missed = items.filter(({ met }) => !met).length;
   const names = items.map(({ name, grams }) => `${name.toLowerCase()} ${print('mass', grams)}`).join(', ');
@@ -114,48 +123,52 @@ function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): St
     ...base,
     tone: missed > 0 ? 'watch' : 'fits',
     verdict:
-      missed > 0 ? `${missed} not as asked` : forecast.openings === 1 ? 'one opening' : `${forecast.openings} openings`,
+      missed > 0
+        ? t('bench.not-as-asked', { missed })
+        : forecast.openings === 1
+          ? t('bench.one-opening')
+          : t('bench.openings', { openings: forecast.openings }),
     summary: names,
   };
 }
 
 function sauceHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
-  const base = { key: 'sauce', title: 'Sauce' } as const;
+  const base = { key: 'sauce', title: t('bench.sauce') } as const;
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary: '' };
   const { finish } = forecast;
   const doing = finish.steps
-    .map(({ kind }) => FINISH_WORDS[kind] ?? '')
+    .map(({ kind }) => textOf(FINISH_WORDS[kind] ?? ''))
     // Cream and quince paste are both stirred in: said once.
     .filter((word, i, all) => word !== '' && all.indexOf(word) === i);
   return {
     ...base,
     tone: 'fits',
     verdict: print('volume', finish.sauceMl),
-    summary: [...doing, `feeds ${plan.servings}`].join(', '),
+    summary: [...doing, t('bench.feeds', { servings: plan.servings })].join(', '),
   };
 }
 
-const FINISH_WORDS: Readonly<Partial<Record<MoveKind, string>>> = {
-  'fish-out': 'fish out',
-  ladle: 'ladle out',
-  skim: 'skim',
-  strain: 'strain',
-  blend: 'blend',
-  reduce: 'reduce',
-  thicken: 'thicken',
-  'stir-in': 'stir in',
-  'stir-down': 'stir in',
-  'fold-in': 'fold in',
-  crisp: 'crisp',
+const FINISH_WORDS: Readonly<Partial<Record<MoveKind, Message>>> = {
+  'fish-out': say('bench.fish-out'),
+  ladle: say('bench.ladle-out'),
+  skim: say('bench.skim'),
+  strain: say('bench.strain'),
+  blend: say('bench.blend'),
+  reduce: say('bench.reduce'),
+  thicken: say('bench.thicken'),
+  'stir-in': say('bench.stir-in'),
+  'stir-down': say('bench.stir-in'),
+  'fold-in': say('bench.fold-in'),
+  crisp: say('bench.crisp'),
 };
 
 const TROUBLE_WORDS = {
-  steams: 'crowded',
-  wider: 'too wide',
-  sugar: 'sugar burns',
-  wet: 'wet',
-  timed: 'timed sauté',
-  weak: 'weak sauté',
+  steams: say('bench.crowded'),
+  wider: say('bench.too-wide'),
+  sugar: say('bench.sugar-burns'),
+  wet: say('bench.wet'),
+  timed: say('bench.timed-saute'),
+  weak: say('bench.weak-saute'),
 } as const;
 
 function searHead(plan: Plan, forecast: Forecast | null): StationHead {
@@ -163,38 +176,51 @@ function searHead(plan: Plan, forecast: Forecast | null): StationHead {
   const [trouble] = forecast?.saute.troubles ?? [];
   return {
     key: 'sear',
-    title: 'Sear',
+    title: t('bench.sear'),
     tone: trouble ? 'watch' : 'fits',
-    verdict: trouble
-      ? TROUBLE_WORDS[trouble.id]
-      : batches === 0
-        ? 'no sear'
-        : `${batches === 1 ? '1 batch' : `${batches} batches`}, ${Math.round(forecast?.sear.minutes ?? 0)} min`,
-    summary: `${SCHOOLS[plan.sear.school]}${plan.sear.school !== 'none' && plan.sear.where === 'pan' ? ', in a pan' : ''}`,
+    verdict: textOf(
+      trouble
+        ? TROUBLE_WORDS[trouble.id]
+        : batches === 0
+          ? t('bench.no-sear')
+          : t('bench.1-batch-batches-min', { batches, minutes: Math.round(forecast?.sear.minutes ?? 0) }),
+    ),
+    summary: `${textOf(SCHOOLS[plan.sear.school])}${plan.sear.school !== 'none' && plan.sear.where === 'pan' ? t('bench.in-a-pan') : ''}`,
   };
 }
 
 function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
   const poured = [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids];
-  const more = plan.additions.map(({ ingredient, when }) => `${liquidWord(ingredient)} ${WHEN_WORDS[when]}`);
-  const base = { key: 'pot', title: 'Pot' } as const;
+  const more = plan.additions.map(({ ingredient, when }) => `${liquidWord(ingredient)} ${textOf(WHEN_WORDS[when])}`);
+  const base = { key: 'pot', title: t('bench.pot') } as const;
   const summary =
     [...poured.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`), ...more].join(', ') ||
-    'Nothing poured';
+    t('bench.nothing-poured');
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary };
   const { burn, fill, liquid } = forecast;
   // Every lid counts: what was fine under the first says nothing of the next.
   const { lids } = forecast;
   const later = (text: string, of: (lid: Forecast['lids'][number]) => boolean): string =>
-    lids[0] && of(lids[0]) ? text : `${text}, second lid`;
+    lids[0] && of(lids[0]) ? text : t('bench.second-lid', { text });
   const over = (lid: Forecast['lids'][number]): boolean => lid.fill.level === 'over';
   const short = (lid: Forecast['lids'][number]): boolean => lid.liquid.level === 'short';
   const dry = (lid: Forecast['lids'][number]): boolean => lid.liquid.level === 'dry';
-  if (fill.over || lids.some(over)) return { ...base, tone: 'wrong', verdict: later('over the line', over), summary };
+  if (fill.over || lids.some(over))
+    return { ...base, tone: 'wrong', verdict: later(t('bench.over-the-line'), over), summary };
   if (liquid.belowMinimum || lids.some(short))
-    return { ...base, tone: 'wrong', verdict: later('under the minimum', short), summary };
-  if (lids.some(dry)) return { ...base, tone: 'wrong', verdict: later('boils dry', dry), summary };
-  return { ...base, tone: LEVEL_TONES[burn.level], verdict: `base ${print('temperature', burn.baseC)}`, summary };
+    return { ...base, tone: 'wrong', verdict: later(t('bench.under-the-minimum'), short), summary };
+  if (lids.some(dry)) return { ...base, tone: 'wrong', verdict: later(t('bench.boils-dry'), dry), summary };
+  return {
+    ...base,
+    tone: LEVEL_TONES[burn.level],
+    verdict: t('bench.base', { temperature: print('temperature', burn.baseC) }),
+    summary,
+  };
 }
 
-const WHEN_WORDS = { fried: 'fried', 'stirred-in': 'stirred in', 'on-top': 'on top', after: 'after' } as const;
+const WHEN_WORDS = {
+  fried: say('bench.fried'),
+  'stirred-in': say('bench.stirred-in'),
+  'on-top': say('bench.on-top'),
+  after: say('bench.after'),
+} as const;

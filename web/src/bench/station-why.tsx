@@ -2,6 +2,7 @@ import type { Forecast, Reason } from '@hervir/core';
 import type { ReactNode } from 'react';
 import type { StationKey } from './station-heads';
 import styles from './station-why.module.css';
+import { t } from '../language/t';
 
 /** The figures that are decided at each station. */
 const FIGURES: Readonly<Record<StationKey, readonly string[]>> = {
@@ -59,12 +60,16 @@ export function StationWhy({
   return (
     <div className={styles['why']}>
       {own.length > 0 && (
-        <section aria-label="Why">
-          {open > 0 && <h3>Why</h3>}
+        <section aria-label={t('bench.why')}>
+          {open > 0 && <h3>{t('bench.why')}</h3>}
           {open > 0 && <List of={own.slice(0, open)} />}
           {own.length > open && (
             <details className="fold">
-              <summary>{open > 0 ? `${own.length - open} more` : `Why: ${own.length}`}</summary>
+              <summary>
+                {open > 0
+                  ? t('bench.more', { ownCount: own.length - open })
+                  : t('bench.why-2', { ownCount: own.length })}
+              </summary>
               <List of={own.slice(open)} />
             </details>
           )}
@@ -72,7 +77,7 @@ export function StationWhy({
       )}
       {cautions.length > 0 && (
         <details className="fold">
-          <summary>Take care: {cautions.length}</summary>
+          <summary>{t('bench.take-care', { cautionsCount: cautions.length })}</summary>
           <Cautions of={cautions} />
         </details>
       )}
@@ -98,7 +103,7 @@ export function Cautions({ of }: { readonly of: Forecast['cautions'] }): ReactNo
         <li key={code}>
           <span aria-hidden>▲ </span>
           {text}
-          <div className="caution-source">Source: {source}</div>
+          <div className="caution-source">{t('bench.source', { source })}</div>
         </li>
       ))}
     </ul>

@@ -1,23 +1,26 @@
 import { inTen, printDuration, type Alternative, type ReleaseMethod } from '@hervir/core';
 import type { ReactNode } from 'react';
 import styles from './trade.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** The ways down, and what each gives. */
-export const WAYS: Readonly<Record<ReleaseMethod, { label: string; gives: string }>> = {
-  natural: { label: 'By itself', gives: 'keeps large meat moist' },
-  'natural-then-quick': { label: 'In part', gives: 'so long alone, then the valve: a time to count on' },
-  quick: { label: 'Valve', gives: 'on the table soonest, spits when full' },
+export const WAYS: Readonly<Record<ReleaseMethod, { label: Message; gives: Message }>> = {
+  natural: { label: say('bench.by-itself'), gives: say('bench.keeps-large-meat-moist') },
+  'natural-then-quick': { label: say('bench.in-part'), gives: say('bench.so-long-alone-then-the') },
+  quick: { label: say('bench.valve'), gives: say('bench.on-the-table-soonest-spits') },
 };
 
 /** What a way gives beside its minutes: its odds, and the textures that another way would not give. */
 function givesOf(way: Alternative, ways: readonly Alternative[]): string {
-  const odds = ({ chance }: Alternative): string => `the meat ${inTen(chance.at)} at it, ${inTen(chance.past)} past`;
+  const odds = ({ chance }: Alternative): string =>
+    t('bench.the-meat-at-it-past', { odds: inTen(chance.at), odds2: inTen(chance.past) });
   const differs = (say: (one: Alternative) => string): boolean => new Set(ways.map(say)).size > 1;
   const textures = way.textures.filter(
     ({ name, met }) => !met || differs((one) => one.textures.find((other) => other.name === name)?.texture ?? ''),
   );
   return [
-    WAYS[way.release?.method ?? 'natural'].gives,
+    textOf(WAYS[way.release?.method ?? 'natural'].gives),
     ...(differs(odds) ? [odds(way)] : []),
     ...textures.map(({ name, texture, met }) => `${name.toLowerCase()} ${texture}${met ? '' : ' ■'}`),
   ].join('; ');
@@ -27,15 +30,15 @@ function givesOf(way: Alternative, ways: readonly Alternative[]): string {
 export function Trade({ ways }: { readonly ways: readonly Alternative[] }): ReactNode {
   return (
     <table className={styles['trade']}>
-      <caption>Just as tender, just as sure</caption>
+      <caption>{t('bench.just-as-tender-just-as')}</caption>
       <thead>
         <tr>
-          <th scope="col">Let down</th>
-          <th scope="col">Pressure</th>
-          <th scope="col">Down</th>
-          <th scope="col">Table</th>
+          <th scope="col">{t('bench.let-down')}</th>
+          <th scope="col">{t('bench.pressure')}</th>
+          <th scope="col">{t('bench.down')}</th>
+          <th scope="col">{t('bench.table')}</th>
           <th scope="col" className={styles['gives']}>
-            What it gives
+            {t('bench.what-it-gives')}
           </th>
         </tr>
       </thead>
@@ -45,13 +48,13 @@ export function Trade({ ways }: { readonly ways: readonly Alternative[] }): Reac
           const later = Math.round(way.laterMinutes);
           return (
             <tr key={method} aria-current={way.chosen}>
-              <th scope="row">{WAYS[method].label}</th>
+              <th scope="row">{textOf(WAYS[method].label)}</th>
               <td className="figure">{way.pressureMinutes}</td>
               <td className="figure">{Math.max(1, Math.round(way.releaseMinutes))}</td>
               <td>
                 {way.chosen || later === 0
                   ? printDuration(way.totalMinutes)
-                  : `${Math.abs(later)} min ${later > 0 ? 'later' : 'sooner'}`}
+                  : t('bench.min-6', { later: Math.abs(later), isLater: later > 0 })}
               </td>
               <td className={styles['gives']}>{givesOf(way, ways)}</td>
             </tr>

@@ -20,12 +20,14 @@ import { reckoner } from '../workers/reckoner';
 import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
 import styles from './what-if.module.css';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-export const METHOD_NAMES: Readonly<Record<Method, string>> = {
-  oven: 'Oven',
-  simmer: 'Simmer',
-  'slow-cooker': 'Slow cooker, low',
-  'slow-cooker-high': 'Slow cooker, high',
+export const METHOD_NAMES: Readonly<Record<Method, Message>> = {
+  oven: say('bench.oven'),
+  simmer: say('bench.simmer'),
+  'slow-cooker': say('bench.slow-cooker-low'),
+  'slow-cooker-high': say('bench.slow-cooker-high'),
 };
 
 interface Props {
@@ -40,26 +42,23 @@ export function WhatIf({ plan, forecast, alternatives, edit }: Props): ReactNode
   const { print } = useUnits();
   return (
     <div className={styles['what-if']}>
-      <section aria-label="Without pressure">
-        <h3>Without pressure</h3>
+      <section aria-label={t('bench.without-pressure')}>
+        <h3>{t('bench.without-pressure')}</h3>
         <dl className="pairs">
           {(alternatives?.without ?? []).map(({ method, minutes }) => (
             <div key={method}>
               <dt>
-                {METHOD_NAMES[method]}
+                {textOf(METHOD_NAMES[method])}
                 {method === 'oven' && `, ${print('temperature', USUAL_OVEN_C)}`}
               </dt>
-              <dd>{minutes === null ? 'more than a day' : printDuration(minutes)}</dd>
+              <dd>{minutes === null ? t('bench.more-than-a-day') : printDuration(minutes)}</dd>
             </div>
           ))}
         </dl>
-        <p className="field-note">
-          At the least. Recipes often give half as long again: past its target meat without pressure only goes on
-          softening.
-        </p>
+        <p className="field-note">{t('bench.at-the-least-recipes-often')}</p>
         {plan.meat.startsFrom === 'frozen' && (
           <p className="field-note" style={{ color: 'var(--brass)' }}>
-            ▲ Never start frozen meat in a slow cooker: thaw it in the fridge first.
+            {t('bench.never-start-frozen-meat-in')}
           </p>
         )}
       </section>
@@ -82,19 +81,19 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
   }).data;
   const found = like?.ok === true ? like.value : null;
   return (
-    <section aria-label="From an old recipe">
-      <h3>From an old recipe</h3>
+    <section aria-label={t('bench.from-an-old-recipe')}>
+      <h3>{t('bench.from-an-old-recipe')}</h3>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
         <Select
-          aria-label="Method of the recipe"
+          aria-label={t('bench.method-of-the-recipe')}
           value={method}
           style={{ width: '8.75rem' }}
-          options={METHODS.map((value) => ({ value, label: METHOD_NAMES[value] }))}
+          options={METHODS.map((value) => ({ value, label: textOf(METHOD_NAMES[value]) }))}
           onChange={setMethod}
         />
         {method === 'oven' && (
           <QuantityInput
-            label="Oven"
+            label={t('bench.oven')}
             kind="temperature"
             value={ovenC}
             range={LIMITS.ovenC}
@@ -102,21 +101,24 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
           />
         )}
         <InputNumber
-          aria-label="Minutes of the recipe"
+          aria-label={t('bench.minutes-of-the-recipe')}
           min={1}
           max={1440}
           value={minutes}
-          suffix="min"
+          suffix={t('bench.min-2')}
           style={{ width: '7.5rem' }}
           onChange={setMinutes}
         />
         {found !== null && (
           <>
             <span>
-              is <strong className="figure">{found} min</strong> under pressure
+              {rich('bench.is-min-under-pressure', {
+                found,
+                strong: (words) => <strong className="figure">{words}</strong>,
+              })}
             </span>
             <Button size="small" onClick={() => edit((before) => ({ ...before, pressureMinutes: found }))}>
-              Take {found} min
+              {t('bench.take-min', { found })}
             </Button>
           </>
         )}
@@ -139,32 +141,36 @@ function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): React
     gcTime: 0,
   }).data;
   return (
-    <section aria-label="Still tough">
-      <h3>Still tough?</h3>
+    <section aria-label={t('bench.still-tough')}>
+      <h3>{t('bench.still-tough-2')}</h3>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-        After
-        <InputNumber
-          aria-label="Minutes done under pressure"
-          min={0}
-          max={360}
-          value={minutes}
-          suffix="min"
-          style={{ width: '6.875rem' }}
-          onChange={setDone}
-        />
-        it is
-        <Select
-          aria-label="What the fork finds"
-          placeholder="say how"
-          value={found}
-          style={{ width: '9.375rem' }}
-          options={BEFORE_TARGET.map((value) => ({ value, label: GRADE_WORDS[value] }))}
-          onChange={setFound}
-        />
+        {rich('bench.after-it-is', {
+          inputNumber: (
+            <InputNumber
+              aria-label={t('bench.minutes-done-under-pressure')}
+              min={0}
+              max={360}
+              value={minutes}
+              suffix={t('bench.min-2')}
+              style={{ width: '6.875rem' }}
+              onChange={setDone}
+            />
+          ),
+          select: (
+            <Select
+              aria-label={t('bench.what-the-fork-finds')}
+              placeholder={t('bench.say-how')}
+              value={found}
+              style={{ width: '9.375rem' }}
+              options={BEFORE_TARGET.map((value) => ({ value, label: textOf(GRADE_WORDS[value]) }))}
+              onChange={setFound}
+            />
+          ),
+        })}
       </div>
       {more?.ok === true && (
         <p role="status" style={{ marginTop: 6 }}>
-          {more.value === null ? 'It is there: nothing more to do.' : more.value.text}
+          {more.value === null ? t('bench.it-is-there-nothing-more') : more.value.text}
         </p>
       )}
     </section>

@@ -2,6 +2,7 @@ import { isHotPlace, placeName, type Plan, type StageId } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import styles from './lists.module.css';
+import { t } from '../language/t';
 
 const FIRST = 'start';
 
@@ -21,11 +22,11 @@ export function WhenStage({ plan, of, value, onChange }: Props): ReactNode {
   return (
     <Select
       className={styles['spans']}
-      aria-label={`At which stage, ${of}`}
+      aria-label={t('bench.at-which-stage', { of })}
       value={value ?? FIRST}
       options={[
-        { value: FIRST, label: 'from the start' },
-        ...later.map((id) => ({ value: id, label: `at ${placeName(plan, id).toLowerCase()}` })),
+        { value: FIRST, label: t('bench.from-the-start') },
+        ...later.map((id) => ({ value: id, label: t('bench.at', { placeName: placeName(plan, id).toLowerCase() }) })),
       ]}
       popupMatchSelectWidth={200}
       onChange={(next) => onChange(next === FIRST ? undefined : next)}

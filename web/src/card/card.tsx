@@ -25,7 +25,7 @@ import { Trouble } from '../shared/trouble';
 import { useUnits } from '../shared/use-units';
 import {
   clockTime,
-  counted,
+  inWords,
   dayWord,
   FORM_PHRASES,
   inSentence,
@@ -36,6 +36,7 @@ import {
 import { useForecast } from '../workers/use-forecast';
 import { clsx } from 'clsx';
 import styles from './card.module.css';
+import { rich, t } from '../language/t';
 
 /** So many steps fill a printed page; with more of them they are printed smaller. */
 const MOST_ROWS = 40;
@@ -46,9 +47,9 @@ function seared({ sear }: Forecast): string {
   const [first, other] = sear.faces;
   const faces =
     other === undefined
-      ? `${potMinutes(first)} in all`
-      : `${potMinutes(first)} the first face, ${potMinutes(other)} each other`;
-  return `Seared in ${counted(sear.batches, 'batch', 'batches')}, ${faces}. `;
+      ? t('card.in-all', { minutes: potMinutes(first) })
+      : t('card.the-first-face-each-other', { minutes: potMinutes(first), minutes2: potMinutes(other) });
+  return t('card.seared-in', { batches: sear.batches, batchesWords: inWords(sear.batches), faces });
 }
 
 /** The plan on one sheet, for the wall above the stove: what to prepare, when what is done, and what to take care of. */
@@ -64,11 +65,11 @@ export function Card(): ReactNode {
   if (record.error) {
     return (
       <div className="room">
-        <Trouble what="The card cannot be shown." error={record.error} again={() => void record.refetch()} />
+        <Trouble what={t('card.the-card-cannot-be-shown')} error={record.error} again={() => void record.refetch()} />
       </div>
     );
   }
-  if (!record.data || !forecast) return <p className="room dim">Opening…</p>;
+  if (!record.data || !forecast) return <p className="room dim">{t('card.opening')}</p>;
   const { plan, clock } = forecast;
   const printer = printerFor(system);
   const guide = guideOf(forecast, printer);
@@ -86,35 +87,44 @@ export function Card(): ReactNode {
     <div className="room">
       <div className={styles['card-actions']}>
         <Button type="primary" onClick={() => window.print()}>
-          Print
+          {t('card.print')}
         </Button>
-        <Link to={`/bench/${id}`}>Back to the bench</Link>
+        <Link to={`/bench/${id}`}>{t('card.back-to-the-bench')}</Link>
       </div>
       <article className={rows.length > MOST_ROWS ? clsx(styles['sheet'], styles['dense']) : styles['sheet']}>
         <header>
           <h1>{plan.name === '' ? upperFirst(cutTitle(cutById(plan.meat.cut))) : plan.name}</h1>
           <p>
-            <strong>
-              {print('mass', plan.meat.grams)} of {cutTitle(cutById(plan.meat.cut))}
-            </strong>
-            , {FORM_PHRASES[plan.meat.form]}. {seared(forecast)}
-            {clock.startAt !== null && clock.eatAt !== null && (
-              <>
-                Begin <strong>{clockTime(clock.startAt)}</strong>{' '}
-                {plan.cookAhead ? 'to have it in the fridge at' : 'to eat at'} <strong>{clockTime(clock.eatAt)}</strong>{' '}
-                {dayWord(clock.eatAt, today)}.{' '}
-              </>
-            )}
-            <strong>{forecast.pressureMinutes} min</strong> under pressure in {inSentence(plan.cooker.name)},{' '}
-            {Math.round(forecast.pot.releaseMinutes)} for the pressure to fall; meant so {TARGET_WORDS[plan.target]}.
-            For {plan.servings}. {printDuration(clock.totalMinutes)} in all, your hands busy for{' '}
-            {printDuration(clock.handsOnMinutes)}.
+            {rich('card.of-min-under-pressure-in', {
+              mass: print('mass', plan.meat.grams),
+              cut: cutTitle(cutById(plan.meat.cut)),
+              strong: (words) => <strong>{words}</strong>,
+              formPhrases: FORM_PHRASES[plan.meat.form],
+              seared: seared(forecast),
+              startAt:
+                clock.startAt !== null &&
+                clock.eatAt !== null &&
+                rich('card.begin-to-have-it-in', {
+                  time: clockTime(clock.startAt),
+                  strong: (words) => <strong>{words}</strong>,
+                  cookAhead: Boolean(plan.cookAhead),
+                  time2: clockTime(clock.eatAt),
+                  day: dayWord(clock.eatAt, today),
+                }),
+              pressureMinutes: forecast.pressureMinutes,
+              name: inSentence(plan.cooker.name),
+              releaseMinutes: Math.round(forecast.pot.releaseMinutes),
+              targetWords: TARGET_WORDS[plan.target],
+              servings: plan.servings,
+              duration: printDuration(clock.totalMinutes),
+              duration2: printDuration(clock.handsOnMinutes),
+            })}
           </p>
         </header>
         <section>
           {before.length > 0 && (
             <>
-              <h2>Before the evening</h2>
+              <h2>{t('card.before-the-evening')}</h2>
               <ul className="ticks">
                 {before.map((task) => (
                   <li key={task.id}>
@@ -129,7 +139,7 @@ export function Card(): ReactNode {
               </ul>
             </>
           )}
-          <h2>Prepare</h2>
+          <h2>{t('card.prepare')}</h2>
           <ul className="ticks">
             {prep.map(({ id: step, text }) => (
               <li key={step}>{text}</li>
@@ -145,7 +155,7 @@ export function Card(): ReactNode {
               ))}
             </dl>
           )}
-          <h2>Take care</h2>
+          <h2>{t('card.take-care')}</h2>
           <ul className={styles['care']}>
             {forecast.cautions.map(({ code, text }) => (
               <li key={code}>{text}</li>
@@ -153,14 +163,14 @@ export function Card(): ReactNode {
           </ul>
         </section>
         <section>
-          <h2>Do</h2>
+          <h2>{t('card.do')}</h2>
           <Steps rows={rows} startAt={clock.startAt} />
           {day !== null && (
             <>
               <h2>
                 {day.startAt === null
-                  ? 'The day it is eaten'
-                  : `${longDay(day.startAt)}, to eat at ${clockTime(day.eatAt ?? '')}`}
+                  ? t('card.the-day-it-is-eaten')
+                  : t('card.to-eat-at', { day: longDay(day.startAt), time: clockTime(day.eatAt ?? '') })}
               </h2>
               <Steps rows={day.rows} startAt={day.startAt} />
             </>

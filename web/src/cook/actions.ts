@@ -3,6 +3,8 @@ import { press } from '../state/cooks-store';
 import { armBell } from './bell';
 import { nowMs } from './kitchen-clock';
 import type { LiveCook } from './use-cook';
+import { t } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** Everything that can be pressed in a cook, each with the moment it was pressed. Any press wakes the sound too. */
 export interface CookActions {
@@ -36,11 +38,11 @@ export function actionsVia({ state }: LiveCook, tell: CookActions['tell']): Cook
 }
 
 /** What a linked cooker tells, in words. */
-const TOLD_WORDS: Readonly<Partial<Record<CookEventKind, string>>> = {
-  pinUp: 'pin is up',
-  timerStarted: 'it counts',
-  heaterOff: 'it has ended',
-  pinDown: 'pin is down',
+const TOLD_WORDS: Readonly<Partial<Record<CookEventKind, Message>>> = {
+  pinUp: say('cook.pin-is-up'),
+  timerStarted: say('cook.it-counts'),
+  heaterOff: say('cook.it-has-ended'),
+  pinDown: say('cook.pin-is-down'),
 };
 
 /** What undo would take back, in the words of the button that was pressed. */
@@ -51,26 +53,27 @@ export function lastWords({ state }: LiveCook): string | null {
   const side = state.tracks.flatMap(({ steps }) => steps).find(({ step }) => step.id === last.payload.step);
   switch (last.kind) {
     case 'minutesAdded':
-      return last.payload.again ? 'lid back on' : `${last.payload.minutes ?? 1} min more`;
+      return last.payload.again ? t('cook.lid-back-on') : t('cook.min-more', { minutes: last.payload.minutes ?? 1 });
     case 'notYet':
-      return 'not yet';
+      return t('cook.not-yet');
     case 'burn':
       return 'burn';
     case 'wentWrong':
       return RESCUE_TITLES[last.payload.trouble ?? 'burn'].title.replace(/^The /, 'the ');
     case 'checked':
-      return `the check: ${last.payload.grade ?? ''}`;
+      return t('cook.the-check', { grade: last.payload.grade ?? '' });
     case 'note':
-      return 'the note';
+      return t('cook.the-note');
     case 'weighed':
-      return 'the weight';
+      return t('cook.the-weight');
     case 'finished':
       return 'closing';
     case 'stepStarted':
-      return `${side?.step.title ?? 'side dish'}: begun`;
+      return t('cook.begun', { title: side?.step.title ?? t('cook.side-dish') });
     default:
-      if (side) return `${side.step.title}: done`;
-      if (last.payload.byCooker === true) return `${TOLD_WORDS[last.kind] ?? last.kind}, told by the cooker`;
+      if (side) return t('cook.done', { title: side.step.title });
+      if (last.payload.byCooker === true)
+        return t('cook.told-by-the-cooker', { toldWords: TOLD_WORDS[last.kind] ?? last.kind });
       return own?.otherwise?.done === last.kind ? own.otherwise.button : (own?.button ?? last.kind);
   }
 }

@@ -1,6 +1,6 @@
 import { delaysOf, endsInFridge, isTheDay, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
 import { Button, Input } from 'antd';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { QuantityInput } from '../shared/quantity-input';
 import { clockAt } from '../shared/words';
@@ -9,9 +9,11 @@ import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
+import { rich, t } from '../language/t';
+import { later } from '../language/load';
 
 /** Wanted once a meal. */
-const KeepLeft = lazy(() => import('../kept/keep-left').then((module) => ({ default: module.KeepLeft })));
+const KeepLeft = later(() => import('../kept/keep-left').then((module) => module.KeepLeft));
 
 const isSection = (cause: string): boolean => (SECTIONS as readonly string[]).includes(cause);
 
@@ -29,17 +31,24 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
   const kept = endsInFridge(record.guide);
   const finished = state.status === 'finished';
   return (
-    <section className="vessel now-card" aria-label="Served">
-      <p className="now-part">{kept ? 'Put away' : 'Served'}</p>
+    <section className="vessel now-card" aria-label={t('cook.served')}>
+      <p className="now-part">{kept ? t('cook.put-away') : t('cook.served')}</p>
       <h1 className="now-title">
-        {kept ? 'In the fridge' : 'On the table'} at {clockAt(state.dinner.at, record.guide.eatAt)},{' '}
-        {driftWords(state.dinner)}.
+        {t('cook.in-the-fridge-on-the', {
+          kept,
+          time: clockAt(state.dinner.at, record.guide.eatAt),
+          driftWords: driftWords(state.dinner),
+        })}
       </h1>
       <ul className="reasons">
-        {off.length === 0 && <li>Every part of the work took what the plan said.</li>}
+        {off.length === 0 && <li>{t('cook.every-part-of-the-work')}</li>}
         {off.map(({ section, planned, actual }) => (
           <li key={section}>
-            {SECTION_WORDS[section]}: {printDuration(actual)}, planned {printDuration(planned)}.
+            {t('cook.planned', {
+              sectionWords: SECTION_WORDS[section],
+              duration: printDuration(actual),
+              duration2: printDuration(planned),
+            })}
           </li>
         ))}
         {(state.dinner.driftMinutes < ON_TIME ? [] : delaysOf(state, record.guide))
@@ -47,37 +56,43 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
           .map((delay) => (
             <li key={delay.cause}>{delayWords(delay, state)}</li>
           ))}
-        {state.burns > 0 && <li>Burn errors: {state.burns}.</li>}
+        {state.burns > 0 && <li>{t('cook.burn-errors', { burns: state.burns })}</li>}
       </ul>
       <div className={styles['after-fields']}>
         {!isTheDay(record.guide) && (
           <label>
-            Cooked meat, weighed
-            <QuantityInput
-              label="Cooked meat, weighed"
-              kind="mass"
-              value={state.weights.cooked}
-              range={LIMITS.meatGrams}
-              onChange={(grams) => grams !== undefined && actions.tell('weighed', { what: 'cooked', grams })}
-            />
+            {rich('cook.cooked-meat-weighed-2', {
+              quantityInput: (
+                <QuantityInput
+                  label={t('cook.cooked-meat-weighed')}
+                  kind="mass"
+                  value={state.weights.cooked}
+                  range={LIMITS.meatGrams}
+                  onChange={(grams) => grams !== undefined && actions.tell('weighed', { what: 'cooked', grams })}
+                />
+              ),
+            })}
           </label>
         )}
         <label>
-          A word for next time
-          <Input.TextArea
-            aria-label="A word for next time"
-            rows={2}
-            maxLength={2000}
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-            onBlur={keepNote}
-          />
+          {rich('cook.a-word-for-next-time-2', {
+            textArea: (
+              <Input.TextArea
+                aria-label={t('cook.a-word-for-next-time')}
+                rows={2}
+                maxLength={2000}
+                value={note}
+                onChange={(event) => setNote(event.target.value)}
+                onBlur={keepNote}
+              />
+            ),
+          })}
         </label>
       </div>
       <div className="now-buttons">
         {finished ? (
           <Button size="large" onClick={() => void navigate('/')}>
-            Back to Tonight
+            {t('cook.back-to-tonight')}
           </Button>
         ) : (
           <button
@@ -89,12 +104,12 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
               void navigate('/');
             }}
           >
-            Close this cook
+            {t('cook.close-this-cook')}
           </button>
         )}
         {/* Under the button: what is written moves nothing that a finger is on its way to. */}
         {state.notes.length > 0 && (
-          <ul className="reasons" aria-label="Words for next time">
+          <ul className="reasons" aria-label={t('cook.words-for-next-time')}>
             {state.notes.map(({ event, text }) => (
               <li key={event} className="note">
                 {text}
@@ -107,7 +122,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
             <KeepLeft name={record.name} plan={record.plan} now={new Date(cook.now)} />
           </Suspense>
         )}
-        <p className="dim">Leftovers into shallow containers and into the fridge within two hours.</p>
+        <p className="dim">{t('cook.leftovers-into-shallow-containers-and')}</p>
       </div>
     </section>
   );

@@ -3,6 +3,7 @@ import { usePreferences } from '../state/preferences';
 import { armBell, canSpeak, ring, useBell } from './bell';
 import { clsx } from 'clsx';
 import styles from './cook.module.css';
+import { rich, t } from '../language/t';
 
 /** A browser gives no sound before it was pressed: the room asks, until it may. */
 export function BellButton(): ReactNode {
@@ -11,7 +12,7 @@ export function BellButton(): ReactNode {
   if (armed) {
     return (
       <span className={clsx(styles['bell-state'], styles['bell-on'])}>
-        <span aria-hidden>● </span>Sound is on
+        {rich('cook.sound-is-on', { span: (words) => <span aria-hidden>{words}</span> })}
       </span>
     );
   }
@@ -21,7 +22,7 @@ export function BellButton(): ReactNode {
       className={clsx('pot-button', styles['bell-arm'])}
       onClick={() => void armBell().then(() => ring('turn', loud))}
     >
-      <span aria-hidden>▲ </span>Sound is off: press once
+      {rich('cook.sound-is-off-press-once', { span: (words) => <span aria-hidden>{words}</span> })}
     </button>
   );
 }
@@ -32,22 +33,32 @@ export function BellBar({ awake }: { readonly awake: boolean | null }): ReactNod
   return (
     <div className={styles['bell-bar']}>
       <label className={styles['bell-choice']}>
-        <input type="checkbox" checked={loud} onChange={(event) => setAlarms({ loud: event.target.checked })} />
-        Louder
+        {rich('cook.louder', {
+          input: (
+            <input type="checkbox" checked={loud} onChange={(event) => setAlarms({ loud: event.target.checked })} />
+          ),
+        })}
       </label>
       {canSpeak() && (
         <label className={styles['bell-choice']}>
-          <input type="checkbox" checked={speaks} onChange={(event) => setAlarms({ speaks: event.target.checked })} />
-          Read steps aloud
+          {rich('cook.read-steps-aloud', {
+            input: (
+              <input
+                type="checkbox"
+                checked={speaks}
+                onChange={(event) => setAlarms({ speaks: event.target.checked })}
+              />
+            ),
+          })}
         </label>
       )}
       <span className={styles['bell-state']}>
         {awake === null
           ? window.isSecureContext
-            ? 'This browser cannot keep the screen on'
-            : 'Not a secure address: the screen may go dark and this page cannot be installed; all else works'
+            ? t('cook.this-browser-cannot-keep-the')
+            : t('cook.not-a-secure-address-the')
           : awake
-            ? 'The screen stays on'
+            ? t('cook.the-screen-stays-on')
             : ''}
       </span>
     </div>

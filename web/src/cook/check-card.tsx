@@ -4,15 +4,17 @@ import type { CookActions } from './actions';
 import type { LiveCook } from './use-cook';
 import { useMore } from './use-more';
 import styles from './cook.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** The six grades as a fork finds them. Common practice. */
-const FOUND: Readonly<Record<Grade, { readonly word: string; readonly sign: string }>> = {
-  chewy: { word: 'Chewy', sign: 'springs back' },
-  firm: { word: 'Firm', sign: 'cuts, does not give' },
-  slices: { word: 'Slices clean', sign: 'holds its shape' },
-  fork: { word: 'Fork turns easily', sign: 'tender' },
-  pulls: { word: 'Pulls apart', sign: 'squeezes apart, bone slides out' },
-  threads: { word: 'Falls to threads', sign: 'drier in a lean cut' },
+const FOUND: Readonly<Record<Grade, { readonly word: Message; readonly sign: Message }>> = {
+  chewy: { word: say('cook.chewy'), sign: say('cook.springs-back') },
+  firm: { word: say('cook.firm'), sign: say('cook.cuts-does-not-give') },
+  slices: { word: say('cook.slices-clean'), sign: say('cook.holds-its-shape') },
+  fork: { word: say('cook.fork-turns-easily'), sign: say('cook.tender') },
+  pulls: { word: say('cook.pulls-apart'), sign: say('cook.squeezes-apart-bone-slides-out') },
+  threads: { word: say('cook.falls-to-threads'), sign: say('cook.drier-in-a-lean-cut') },
 };
 
 interface Props {
@@ -43,16 +45,16 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
       {short ? (
         <>
           <p role="status">
-            {more?.text ?? 'Reckoning how much longer…'}
-            {so === null ? ' Counted from the plan.' : ''}
+            {more?.text ?? t('cook.reckoning-how-much-longer')}
+            {so === null ? t('cook.counted-from-the-plan') : ''}
           </p>
           <button type="button" className="big-button" disabled={more === null} onClick={backOn}>
             {more === null
-              ? 'Lid back on'
+              ? t('cook.lid-back-on-2')
               : more.minutes > 0
-                ? `Lid back on for ${more.minutes} min`
-                : 'Lid back on: up to pressure and down again'}
-            {keysShown && <kbd>Space</kbd>}
+                ? t('cook.lid-back-on-for-min', { minutes: more.minutes })
+                : t('cook.lid-back-on-up-to')}
+            {keysShown && <kbd>{t('cook.space')}</kbd>}
           </button>
           <button type="button" className="pot-button" onClick={() => actions.done(step)}>
             {step.button}
@@ -60,8 +62,10 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
         </>
       ) : (
         <button type="button" className="big-button" onClick={() => tell(fork ?? wanted)}>
-          {fork === null ? `${FOUND[wanted].word}: as it should be` : `${FOUND[fork].word}: ${FOUND[fork].sign}`}
-          {keysShown && <kbd>Space</kbd>}
+          {fork === null
+            ? t('cook.as-it-should-be', { word: FOUND[wanted].word })
+            : `${textOf(FOUND[fork].word)}: ${textOf(FOUND[fork].sign)}`}
+          {keysShown && <kbd>{t('cook.space')}</kbd>}
         </button>
       )}
       {fork === null && <Grades found={state.found} onFound={tell} />}
@@ -78,7 +82,7 @@ function Grades({
   readonly onFound: (grade: Grade) => void;
 }): ReactNode {
   return (
-    <div className={styles['grades']} role="group" aria-label="What is it like">
+    <div className={styles['grades']} role="group" aria-label={t('cook.what-is-it-like')}>
       {GRADES.map((grade) => (
         <button
           key={grade}
@@ -87,8 +91,8 @@ function Grades({
           aria-pressed={found === grade}
           onClick={() => onFound(grade)}
         >
-          <strong>{FOUND[grade].word}</strong>
-          <span>{FOUND[grade].sign}</span>
+          <strong>{textOf(FOUND[grade].word)}</strong>
+          <span>{textOf(FOUND[grade].sign)}</span>
         </button>
       ))}
     </div>

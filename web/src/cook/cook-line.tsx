@@ -6,6 +6,7 @@ import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { cookLine } from './cook-line-geometry';
 import type { LiveCook } from './use-cook';
+import { t } from '../language/t';
 
 const HEIGHT = 104;
 /** The mark moves so often, ms: the countdown is the clock, this is a map. */
@@ -32,11 +33,17 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
           { width, height: HEIGHT, now, target: TARGET_BAND[target] },
         )
       : null;
-  const words = `From ${clockAt(state.startedAt ?? now, record.guide.eatAt)} to ${mealWords(endsInFridge(record.guide)).short} at ${clockAt(state.dinner.at, record.guide.eatAt)}. ${
-    meat
-      ? `The pot is at ${print('temperature', meat.liquidC)}, the middle of the meat at ${print('temperature', meat.coreC)}; it is ${GRADE_WORDS[meat.grade]} so far.`
-      : 'The lid is not on yet.'
-  } It is to be ${WANTED_WORDS[target]}, ${Math.round(TARGET_BAND[target][0] * 100)} % of its collagen melted.`;
+  const words = t('cook.from-to-at-the-pot', {
+    time: clockAt(state.startedAt ?? now, record.guide.eatAt),
+    short: mealWords(endsInFridge(record.guide)).short,
+    time2: clockAt(state.dinner.at, record.guide.eatAt),
+    meat: Boolean(meat),
+    temperature: meat ? print('temperature', meat.liquidC) : '',
+    temperature2: meat ? print('temperature', meat.coreC) : '',
+    gradeWords: meat ? GRADE_WORDS[meat.grade] : '',
+    wantedWords: WANTED_WORDS[target],
+    targetBand: Math.round(TARGET_BAND[target][0] * 100),
+  });
   const step = [15, 30, 60, 120].find((minutes) => g && ((g.to - g.from) / 60_000 / minutes) * 70 < width) ?? 120;
   const ticks = g
     ? Array.from(
@@ -45,7 +52,7 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
       ).filter((at) => at <= g.to)
     : [];
   return (
-    <figure className="vessel cook-line" aria-label="The line of this cook">
+    <figure className="vessel cook-line" aria-label={t('cook.the-line-of-this-cook')}>
       <figcaption className="visually-hidden">{words}</figcaption>
       <div ref={ref}>
         {g && (
@@ -80,7 +87,7 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
               textAnchor={g.x(now) > width - 60 ? 'end' : 'start'}
               style={{ fill: 'var(--text)', fontWeight: 700 }}
             >
-              now
+              {t('cook.now')}
             </text>
           </svg>
         )}

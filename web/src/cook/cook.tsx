@@ -29,34 +29,31 @@ import { useMeat } from './use-meat';
 import { useWakeLock } from './use-wake-lock';
 import { clsx } from 'clsx';
 import styles from './cook.module.css';
+import { rich, t } from '../language/t';
 
 /** At the pot without a cook named: the one that runs, or how to begin one. */
 export function CookDoor(): ReactNode {
   const running = useRunning();
-  if (running.isPending) return <p className="room dim">Opening…</p>;
+  if (running.isPending) return <p className="room dim">{t('cook.opening')}</p>;
   // With the server away, what this device kept is what there is.
   const [cook] = running.error ? Object.values(keptRunning()) : running.data;
   if (cook) return <Navigate to={`/cook/${cook.id}`} replace />;
   if (running.error) {
     return (
       <div className="room">
-        <Trouble
-          what="What is on the fire cannot be shown."
-          error={running.error}
-          again={() => void running.refetch()}
-        />
+        <Trouble what={t('cook.what-is-on-the-fire')} error={running.error} again={() => void running.refetch()} />
       </div>
     );
   }
   return (
     <Nothing
-      title="Nothing is on the fire"
+      title={t('cook.nothing-is-on-the-fire')}
       ways={[
-        { label: 'To the bench', to: '/bench' },
-        { label: 'Rehearse first', to: '/rehearse' },
+        { label: t('cook.to-the-bench'), to: '/bench' },
+        { label: t('cook.rehearse-first'), to: '/rehearse' },
       ]}
     >
-      Open a plan on the bench and press “Start cooking”.
+      {t('cook.open-a-plan-on-the')}
     </Nothing>
   );
 }
@@ -80,19 +77,19 @@ export function Cook(): ReactNode {
   if (cook && clockKnown) return <AtThePot key={id} cook={cook} />;
   if (opened.error instanceof Refused && opened.error.status === 404) {
     return (
-      <Nothing title="This cook is not here" ways={[{ label: 'Back to Tonight', to: '/' }]}>
-        It was never begun in this kitchen, or thrown away.
+      <Nothing title={t('cook.this-cook-is-not-here')} ways={[{ label: t('cook.back-to-tonight'), to: '/' }]}>
+        {t('cook.it-was-never-begun-in')}
       </Nothing>
     );
   }
   if (opened.error) {
     return (
       <div className="room">
-        <Trouble what="The cook cannot be opened." error={opened.error} again={() => void opened.refetch()} />
+        <Trouble what={t('cook.the-cook-cannot-be-opened')} error={opened.error} again={() => void opened.refetch()} />
       </div>
     );
   }
-  return <p className="room dim">Opening…</p>;
+  return <p className="room dim">{t('cook.opening')}</p>;
 }
 
 /** Space is the big button; single letters are the rest, unless something else has the focus. */
@@ -137,9 +134,10 @@ function asideOf(
 ): string | null {
   const section = cook.state.now?.step.section;
   if (coreC === null) return null;
-  if (section === 'letting-down') return `The meat is still cooking: ${print('temperature', coreC)} in the middle.`;
+  if (section === 'letting-down')
+    return t('cook.the-meat-is-still-cooking', { temperature: print('temperature', coreC) });
   if (section === 'pressure' || section === 'coming-up') {
-    return `${print('temperature', coreC)} in the middle of the meat now.`;
+    return t('cook.in-the-middle-of-the', { temperature: print('temperature', coreC) });
   }
   return null;
 }
@@ -175,8 +173,10 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
     <div className={clsx('room', styles['pot-room'])}>
       {!reached && (
         <p className={clsx('notice', styles['pot-away'])} role="status">
-          <span aria-hidden>▲ </span>
-          {why === null ? 'The server is away' : upperFirst(why)}: what you press is kept here and sent when it is back
+          {rich('cook.what-you-press-is-kept', {
+            span: (words) => <span aria-hidden>{words}</span>,
+            value: why === null ? t('cook.the-server-is-away') : upperFirst(why),
+          })}
         </p>
       )}
       <div className={styles['pot-grid']}>
@@ -199,7 +199,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
             <BellButton />
             {undo !== null && (
               <button type="button" className="pot-button" onClick={actions.undo}>
-                Undo: {undo}
+                {t('cook.undo', { undo })}
               </button>
             )}
           </div>
@@ -207,7 +207,11 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
       </div>
       {refused && (
         <p role="alert" className={styles['pot-refused']}>
-          <span aria-hidden>▲ </span>Not kept: {refused.problem}; allowed: {refused.allowed}.
+          {rich('cook.not-kept-allowed', {
+            span: (words) => <span aria-hidden>{words}</span>,
+            problem: refused.problem,
+            allowed: refused.allowed,
+          })}
         </p>
       )}
       {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} so={so} />}

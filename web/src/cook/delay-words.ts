@@ -1,13 +1,14 @@
 import { printDuration, SECTION_WORDS, type CookState, type Delay, type DelayCause } from '@hervir/core';
+import { t } from '../language/t';
 
 const CAUSES: Readonly<Partial<Record<DelayCause, (much: string) => string>>> = {
-  start: (much) => `It was begun ${much} late.`,
-  burn: (much) => `The burn took ${much}.`,
-  again: (much) => `The meat was tough: back under the lid, ${much}.`,
-  'boils-dry': (much) => `It boiled dry: ${much}.`,
-  'power-cut': (much) => `The power cut took ${much}.`,
-  'pin-will-not-rise': (much) => `The pin did not rise: ${much}.`,
-  heat: (much) => `The pot was put on ${much} late.`,
+  start: (much) => t('cook.it-was-begun-late', { much }),
+  burn: (much) => t('cook.the-burn-took', { much }),
+  again: (much) => t('cook.the-meat-was-tough-back', { much }),
+  'boils-dry': (much) => t('cook.it-boiled-dry', { much }),
+  'power-cut': (much) => t('cook.the-power-cut-took', { much }),
+  'pin-will-not-rise': (much) => t('cook.the-pin-did-not-rise', { much }),
+  heat: (much) => t('cook.the-pot-was-put-on', { much }),
 };
 
 /** Why dinner is later than planned: "The burn took 19 min." "Coming to pressure took 19 min, not 15." */
@@ -16,6 +17,10 @@ export function delayWords({ cause, minutes }: Delay, { took }: Pick<CookState, 
   if (says) return says(printDuration(minutes));
   const part = took.find(({ section }) => section === cause);
   return part
-    ? `${SECTION_WORDS[part.section]} took ${printDuration(part.actual)}, not ${printDuration(part.planned)}.`
+    ? t('cook.took-not', {
+        sectionWords: SECTION_WORDS[part.section],
+        duration: printDuration(part.actual),
+        duration2: printDuration(part.planned),
+      })
     : '';
 }

@@ -11,6 +11,7 @@ import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
+import { rich, t, textOf } from '../language/t';
 
 /** When dinner will be, how far off plan, why, and what could win it back. */
 export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
@@ -32,11 +33,14 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
   const meal = mealWords(endsInFridge(record.guide));
   const [worst] = late ? delaysOf(state, record.guide) : [];
   return (
-    <section className="vessel side-card" aria-label="Dinner">
+    <section className="vessel side-card" aria-label={t('cook.dinner')}>
       <h2>
-        {meal.title}
+        {textOf(meal.title)}
         <span className={styles['time-now']}>
-          now <span className="figure">{clockAt(now, record.guide.eatAt)}</span>
+          {rich('cook.now-2', {
+            time: clockAt(now, record.guide.eatAt),
+            span: (words) => <span className="figure">{words}</span>,
+          })}
         </span>
       </h2>
       <p className="dinner">
@@ -53,7 +57,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
           <p className="dim">{text}</p>
           {does !== null && (
             <button type="button" className="pot-button" onClick={() => actions.tell(does.kind, does.payload)}>
-              Win {Math.round(minutes)} min
+              {t('cook.win-min', { minutes: Math.round(minutes) })}
             </button>
           )}
         </div>
@@ -80,12 +84,17 @@ function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }):
   const { p10, p90, inTime, stillTough } = odds.value;
   const { eatAt } = record.guide;
   return (
-    <p className="dim" aria-label="How sure dinner is">
-      {p90 - p10 > ONE_TIME ? `Eight of ten such evenings: ${clockAt(p10, eatAt)} to ${clockAt(p90, eatAt)}. ` : ''}
+    <p className="dim" aria-label={t('cook.how-sure-dinner-is')}>
+      {p90 - p10 > ONE_TIME
+        ? t('cook.eight-of-ten-such-evenings', { time: clockAt(p10, eatAt), time2: clockAt(p90, eatAt) })
+        : ''}
       {eatAt !== null &&
-        `${mealWords(endsInFridge(record.guide)).by} ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
+        `${textOf(mealWords(endsInFridge(record.guide)).by)} ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
       {stillTough.chance >= 0.05 && stillTough.minutes > 0
-        ? `Still tough at the check: ${inTen(stillTough.chance)}, some ${Math.round(stillTough.minutes)} min more; counted.`
+        ? t('cook.still-tough-at-the-check', {
+            odds: inTen(stillTough.chance),
+            minutes: Math.round(stillTough.minutes),
+          })
         : ''}
     </p>
   );

@@ -1,15 +1,17 @@
 import type { CookLink, RehearsalMessages } from '@hervir/contract';
 import type { CookerCommand, Frame } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { usePreferences } from '../state/preferences';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
+import { t } from '../language/t';
+import { later } from '../language/load';
 
 /** Fetched only where a cook is linked. */
-const CookerPanel = lazy(() => import('../rehearse/cooker-panel').then((module) => ({ default: module.CookerPanel })));
+const CookerPanel = later(() => import('../rehearse/cooker-panel').then((module) => module.CookerPanel));
 
 /** The last frame of a linked cooker; null while it is not linked, or has told nothing yet. */
 function useTelemetry(id: string, linked: boolean): Frame | null {
@@ -57,15 +59,15 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
     <div className={styles['linked-cooker']}>
       <div className={styles['linked-row']}>
         <button type="button" className="pot-button" onClick={() => void change()}>
-          {linked ? 'Unlink the simulated cooker' : 'Link the simulated cooker'}
+          {linked ? t('cook.unlink-the-simulated-cooker') : t('cook.link-the-simulated-cooker')}
         </button>
         <span className="dim" role="status">
           {said ??
             (linked
               ? plan.cooker.kind === 'electric'
-                ? 'Pin, count and end come by themselves, marked as the cooker’s.'
-                : 'It follows what you press; a stovetop pot tells nothing by itself.'
-              : 'No real cooker is linked: you press what you see.')}
+                ? t('cook.pin-count-and-end-come')
+                : t('cook.it-follows-what-you-press')
+              : t('cook.no-real-cooker-is-linked'))}
         </span>
       </div>
       {frame && (

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { clockAt, countdown } from '../shared/words';
 import type { CookActions } from './actions';
 import { useRunningCooks, type LiveCook } from './use-cook';
+import { t } from '../language/t';
 
 interface Item {
   readonly key: string;
@@ -27,20 +28,20 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
     if (startedAt !== null) {
       found.push({
         key: step.id,
-        when: 'now',
+        when: t('cook.now'),
         what: `${name}: ${step.title}`,
         left: startedAt + step.minutes * 60_000 - now,
         rings: timer?.rings === true,
-        button: { name: 'Done', press: () => actions.tell('stepDone', { step: step.id }) },
+        button: { name: t('cook.done-2'), press: () => actions.tell('stepDone', { step: step.id }) },
       });
     } else if (dueAt !== null && dueAt - now < SOON) {
       found.push({
         key: step.id,
-        when: dueAt <= now ? 'now' : clockAt(dueAt, record.guide.eatAt),
+        when: dueAt <= now ? t('cook.now') : clockAt(dueAt, record.guide.eatAt),
         what: `${name}: ${step.title}`,
         left: null,
         rings: timer?.rings === true,
-        button: { name: 'Begun', press: () => actions.tell('stepStarted', { step: step.id }) },
+        button: { name: t('cook.begun-2'), press: () => actions.tell('stepStarted', { step: step.id }) },
       });
     }
   }
@@ -50,7 +51,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
     if (timer) {
       found.push({
         key: step.id,
-        when: 'now',
+        when: t('cook.now'),
         what: step.title,
         left: timer.endsAt - now,
         rings: timer.rings,
@@ -61,7 +62,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       const due = startsAt - (heat?.minutes ?? 0) * 60_000;
       found.push({
         key: step.id,
-        when: due <= now ? 'now' : clockAt(due, record.guide.eatAt),
+        when: due <= now ? t('cook.now') : clockAt(due, record.guide.eatAt),
         what: step.title,
         left: null,
         rings: false,
@@ -92,8 +93,8 @@ export function MeanwhileCard({
       const timer = state.timers[0];
       return {
         key: record.id,
-        when: 'now',
-        what: `${record.name}: ${state.now?.step.title ?? 'served'}`,
+        when: t('cook.now'),
+        what: `${record.name}: ${state.now?.step.title ?? t('cook.served-2')}`,
         left: timer ? timer.endsAt - now : null,
         rings: timer?.rings === true,
         button: null,
@@ -103,10 +104,10 @@ export function MeanwhileCard({
   const all = [...items(cook, actions), ...others];
   if (whereAny && all.length === 0) return null;
   return (
-    <section className="vessel side-card" aria-label="Meanwhile">
-      <h2>Meanwhile</h2>
+    <section className="vessel side-card" aria-label={t('cook.meanwhile')}>
+      <h2>{t('cook.meanwhile')}</h2>
       {all.length === 0 ? (
-        <p className="dim">Nothing is waiting for you.</p>
+        <p className="dim">{t('cook.nothing-is-waiting-for-you')}</p>
       ) : (
         <ul className="ahead">
           {all.map(({ key, when, what, left, rings, button, to }) => (

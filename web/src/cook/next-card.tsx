@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { clockAt } from '../shared/words';
 import type { LiveCook } from './use-cook';
+import { t } from '../language/t';
 
 /** What comes after this, with the time it will be. */
 export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
@@ -10,10 +11,10 @@ export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
     .filter(({ minutes, step }) => minutes > 0 || step.earlyFromMinute === null)
     .slice(0, 3);
   return (
-    <section className="vessel side-card" aria-label="Next">
-      <h2>Next</h2>
+    <section className="vessel side-card" aria-label={t('cook.next')}>
+      <h2>{t('cook.next')}</h2>
       {ahead.length === 0 ? (
-        <p className="dim">Nothing more: then it is eaten.</p>
+        <p className="dim">{t('cook.nothing-more-then-it-is')}</p>
       ) : (
         <ol className="ahead">
           {ahead.map(({ step, startsAt, minutes }) => (
@@ -21,7 +22,7 @@ export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
               <span className="figure">{clockAt(startsAt, record.guide.eatAt)}</span>
               <span>
                 {step.title}
-                {step.counts && minutes >= 1 && <small>{Math.round(minutes)} min</small>}
+                {step.counts && minutes >= 1 && <small>{t('cook.min', { minutes: Math.round(minutes) })}</small>}
               </span>
             </li>
           ))}

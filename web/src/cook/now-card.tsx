@@ -5,6 +5,7 @@ import type { CookActions } from './actions';
 import { CheckCard } from './check-card';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
+import { rich, t } from '../language/t';
 
 /** "Letting down, part 8 of 12". */
 export function whereInWork({ state }: LiveCook): string {
@@ -12,7 +13,11 @@ export function whereInWork({ state }: LiveCook): string {
   const step = state.now?.step;
   return step === undefined
     ? ''
-    : `${sectionName(step.section, step.run)}, part ${parts.indexOf(step.section) + 1} of ${parts.length}`;
+    : t('cook.part-of', {
+        sectionName: sectionName(step.section, step.run),
+        indexOf: parts.indexOf(step.section) + 1,
+        partsCount: parts.length,
+      });
 }
 
 const HOUR = 3_600_000;
@@ -54,28 +59,26 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
   const check = isCheck(step);
   const pinLate = pinIsLate(cook);
   return (
-    <section className={`vessel now-card ${over ? step.alarm : ''}`} aria-label="Now">
+    <section className={`vessel now-card ${over ? step.alarm : ''}`} aria-label={t('cook.now-3')}>
       <p className="now-part">{whereInWork(cook)}</p>
       <h1 className="now-title">{step.title}</h1>
       {timer !== undefined && left !== null && step.counts ? (
         <p
           className={['now-clock', over ? 'over' : '', Math.abs(left) >= HOUR ? 'hours' : ''].join(' ').trim()}
           role="timer"
-          aria-label={over ? 'Time over' : 'Time left'}
+          aria-label={over ? t('cook.time-over') : t('cook.time-left')}
         >
           {countdown(left)}
-          {over && <span className={styles['now-over']}>over</span>}
+          {over && <span className={styles['now-over']}>{t('cook.over')}</span>}
         </p>
       ) : (
-        usual > 0 && !check && <p className="now-usual">about {usual} min</p>
+        usual > 0 && !check && <p className="now-usual">{t('cook.about-min', { usual })}</p>
       )}
       {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
       {aside !== null && <p className="now-detail">{aside}</p>}
       {pinLate !== null && (
         <p className={styles['now-late']} role="status">
-          <span aria-hidden>▲ </span>
-          {pinLate} min later than reckoned. Is the valve closed? Steam at the rim: the gasket does not sit. No steam at
-          all: give it time.
+          {rich('cook.min-later-than-reckoned-is', { span: (words) => <span aria-hidden>{words}</span>, pinLate })}
         </p>
       )}
       {step.caution !== null && (
@@ -90,13 +93,13 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
         ) : (
           <button type="button" className="big-button" onClick={() => actions.done(step)}>
             {step.button}
-            {keysShown && <kbd>Space</kbd>}
+            {keysShown && <kbd>{t('cook.space')}</kbd>}
           </button>
         )}
         <div className="now-others">
           {!check && (
             <button type="button" className="pot-button" onClick={() => actions.more()}>
-              One more minute
+              {t('cook.one-more-minute')}
             </button>
           )}
           {step.otherwise !== null ? (
@@ -109,15 +112,15 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
                 type="button"
                 className="pot-button"
                 disabled={!ringing}
-                title="Quiet for a minute; nothing is changed"
+                title={t('cook.quiet-for-a-minute-nothing')}
                 onClick={() => actions.notYet(step.id)}
               >
-                Not yet
+                {t('cook.not-yet-2')}
               </button>
             )
           )}
           <button type="button" className="pot-button wrong" onClick={onWrong}>
-            Something’s wrong
+            {t('cook.somethings-wrong')}
           </button>
         </div>
       </div>

@@ -7,6 +7,7 @@ import { ring, speak } from './bell';
 import { useRunningCooks, type LiveCook } from './use-cook';
 import { whereInCook } from './where-in-cook';
 import styles from './pill.module.css';
+import { t } from '../language/t';
 
 interface Ringing {
   readonly id: string;
@@ -65,7 +66,7 @@ export function Pill({ onRings }: { readonly onRings: (title: string | null) => 
   }, [onRings, title]);
   return (
     <>
-      <div className="pills" role="group" aria-label="On the fire">
+      <div className="pills" role="group" aria-label={t('cook.on-the-fire')}>
         {cooks.map(({ record, state, now }) => {
           const timer = state.timers.find(({ id }) => id === state.now?.step.id) ?? state.timers[0];
           const rings = ringing.some(({ cook }) => cook === record.id);
@@ -82,7 +83,7 @@ export function Pill({ onRings }: { readonly onRings: (title: string | null) => 
                   {left < 0 ? ' over' : ''}
                 </span>
               )}
-              <span className="visually-hidden">At the pot: {record.name}</span>
+              <span className="visually-hidden">{t('cook.at-the-pot', { name: record.name })}</span>
             </NavLink>
           );
         })}

@@ -3,6 +3,7 @@ import { partAhead, type Forecast } from '@hervir/core';
 import { Button, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useStartCook } from './use-start-cook';
+import { t } from '../language/t';
 
 /**
  * Begins a cook from the plan on the bench; what nobody may cook over unread is asked first. What was cooked ahead begins
@@ -31,13 +32,13 @@ export function StartButton({
         disabled={forecast === null}
         onClick={() => (warnings.length > 0 ? setAsking(true) : void start(braiseId, part))}
       >
-        {part === 'day' ? 'Start warming' : 'Start cooking'}
+        {part === 'day' ? t('cook.start-warming') : t('cook.start-cooking')}
       </Button>
       <Modal
-        title="Read this first"
+        title={t('cook.read-this-first')}
         open={asking}
-        okText="I have read it: start"
-        cancelText="Change the plan"
+        okText={t('cook.i-have-read-it-start')}
+        cancelText={t('cook.change-the-plan')}
         onCancel={() => setAsking(false)}
         onOk={() => {
           setAsking(false);

@@ -3,46 +3,48 @@ import { Input, InputNumber, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 interface NumberRow {
   readonly key: 'litres' | 'baseDiameterCm' | 'gaugeKPa' | 'watts' | 'minimumLiquidMl' | 'burnCutoutC';
-  readonly label: string;
+  readonly label: Message;
   readonly range: Range;
   /** Typed and printed in the cook's units; a plain number with the range's own unit where there is none. */
   readonly kind?: QuantityKind;
-  readonly note?: string;
+  readonly note?: Message;
 }
 
 const NUMBERS: readonly NumberRow[] = [
-  { key: 'litres', label: 'Holds', range: LIMITS.litres, kind: 'capacity' },
+  { key: 'litres', label: say('cookers.holds'), range: LIMITS.litres, kind: 'capacity' },
   {
     key: 'baseDiameterCm',
-    label: 'Base across',
+    label: say('cookers.base-across'),
     range: LIMITS.baseDiameterCm,
     kind: 'length',
-    note: 'Inside, where meat can lie.',
+    note: say('cookers.inside-where-meat-can-lie'),
   },
   {
     key: 'gaugeKPa',
-    label: 'Pressure',
+    label: say('cookers.pressure'),
     range: LIMITS.gaugeKPa,
     kind: 'pressure',
-    note: 'The high setting, in kPa, bar or psi.',
+    note: say('cookers.the-high-setting-in-kpa'),
   },
-  { key: 'watts', label: 'Heater', range: LIMITS.watts, note: 'From its plate, or time a litre of water.' },
+  { key: 'watts', label: say('cookers.heater'), range: LIMITS.watts, note: say('cookers.from-its-plate-or-time') },
   {
     key: 'minimumLiquidMl',
-    label: 'At least',
+    label: say('cookers.at-least'),
     range: LIMITS.minimumLiquidMl,
     kind: 'volume',
-    note: 'The manual’s minimum liquid. Never less.',
+    note: say('cookers.the-manuals-minimum-liquid-never'),
   },
   {
     key: 'burnCutoutC',
-    label: 'Burns at',
+    label: say('cookers.burns-at'),
     range: LIMITS.burnCutoutC,
     kind: 'temperature',
-    note: 'Of the base; as it stands where nobody knows.',
+    note: say('cookers.of-the-base-as-it'),
   },
 ];
 
@@ -59,7 +61,7 @@ interface Props {
 export function CookerFields({ cooker, faults, change }: Props): ReactNode {
   return (
     <div className="fields" style={{ gap: 8 }}>
-      <Field label="Name" fault={faults['name']}>
+      <Field label={t('cookers.name')} fault={faults['name']}>
         {(id) => (
           <Input
             id={id}
@@ -74,15 +76,15 @@ export function CookerFields({ cooker, faults, change }: Props): ReactNode {
         <FigureField key={row.key} row={row} cooker={cooker} fault={faults[row.key]} change={change} />
       ))}
       {cooker.kind === 'electric' && (
-        <Field label="Sauté ends" fault={faults['sauteMinutes']} note="Only where it ends by itself.">
+        <Field label={t('cookers.saute-ends')} fault={faults['sauteMinutes']} note={t('cookers.only-where-it-ends-by')}>
           {(id) => (
             <InputNumber
               id={id}
               style={{ width: '100%' }}
               min={LIMITS.sauteMinutes.min}
               max={LIMITS.sauteMinutes.max}
-              suffix="min"
-              placeholder="never by itself"
+              suffix={t('cookers.min')}
+              placeholder={t('cookers.never-by-itself')}
               value={cooker.sauteMinutes ?? null}
               onChange={(value) => change({ sauteMinutes: value ?? undefined })}
             />
@@ -90,15 +92,15 @@ export function CookerFields({ cooker, faults, change }: Props): ReactNode {
         </Field>
       )}
       <Choice
-        label="Counts from"
+        label={t('cookers.counts-from')}
         value={cooker.timerStarts}
         options={[
-          { value: 'pin', label: 'The pin' },
-          { value: 'pressure', label: 'Full pressure' },
+          { value: 'pin', label: t('cookers.the-pin') },
+          { value: 'pressure', label: t('cookers.full-pressure') },
         ]}
         onChange={(timerStarts) => change({ timerStarts })}
       />
-      <Field label="Keep warm off" note="Switched off before the release: it would slow it.">
+      <Field label={t('cookers.keep-warm-off')} note={t('cookers.switched-off-before-the-release')}>
         {(id) => (
           <span>
             <Switch id={id} checked={cooker.keepWarmOff} onChange={(keepWarmOff) => change({ keepWarmOff })} />
@@ -114,11 +116,11 @@ function KindFields({ cooker, change }: Omit<Props, 'faults'>): ReactNode {
   return (
     <>
       <Choice
-        label="Kind"
+        label={t('cookers.kind')}
         value={cooker.kind}
         options={[
-          { value: 'electric', label: 'Electric' },
-          { value: 'stovetop', label: 'Stovetop' },
+          { value: 'electric', label: t('cookers.electric') },
+          { value: 'stovetop', label: t('cookers.stovetop') },
         ]}
         onChange={(kind) =>
           change({
@@ -130,11 +132,11 @@ function KindFields({ cooker, change }: Omit<Props, 'faults'>): ReactNode {
       />
       {cooker.kind === 'stovetop' && (
         <Choice
-          label="On"
+          label={t('cookers.on')}
           value={cooker.burner}
           options={[
-            { value: 'gas', label: 'Gas' },
-            { value: 'electric', label: 'Electric, induction' },
+            { value: 'gas', label: t('cookers.gas') },
+            { value: 'electric', label: t('cookers.electric-induction') },
           ]}
           onChange={(burner) => change({ burner })}
         />
@@ -151,7 +153,7 @@ interface FigureProps extends Omit<Props, 'faults'> {
 /** One figure of a cooker, in the cook's units where it has any. */
 function FigureField({ row: { key, label, range, kind, note }, cooker, fault, change }: FigureProps): ReactNode {
   return (
-    <Field label={label} fault={fault} note={note}>
+    <Field label={textOf(label)} fault={fault} note={note && textOf(note)}>
       {(id) =>
         kind === undefined ? (
           <InputNumber
@@ -167,7 +169,7 @@ function FigureField({ row: { key, label, range, kind, note }, cooker, fault, ch
         ) : (
           <QuantityInput
             id={id}
-            label={label}
+            label={textOf(label)}
             kind={kind}
             value={cooker[key]}
             range={range}

@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { Refused } from '../api/client';
 import { useFocusBack } from '../shared/use-focus-back';
 import { CookerFields } from './cooker-fields';
+import { t } from '../language/t';
 
 interface Props {
   readonly cooker: Cooker;
@@ -29,7 +30,9 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
       const found = error instanceof Refused ? error.faults : [];
       setFaults(
         found.length > 0
-          ? Object.fromEntries(found.map(({ path, problem, allowed }) => [path, `${problem}; allowed: ${allowed}`]))
+          ? Object.fromEntries(
+              found.map(({ path, problem, allowed }) => [path, t('cookers.allowed', { problem, allowed })]),
+            )
           : { '': error instanceof Error ? error.message : String(error) },
       );
     } finally {
@@ -39,17 +42,17 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
 
   return (
     <Modal
-      title={isNew ? 'A new cooker' : `Change ${given.name}`}
+      title={isNew ? t('cookers.a-new-cooker') : t('cookers.change', { name: given.name })}
       open
       onCancel={close}
       // Its buttons stay in sight, however long it is.
       styles={{ body: { maxHeight: 'calc(100dvh - 260px)', overflowY: 'auto' } }}
       footer={[
         <Button key="cancel" onClick={close}>
-          Cancel
+          {t('cookers.cancel')}
         </Button>,
         <Button key="save" type="primary" loading={saving} onClick={() => void submit()}>
-          {isNew ? 'Add it' : 'Keep'}
+          {isNew ? t('cookers.add-it') : t('cookers.keep')}
         </Button>,
       ]}
     >

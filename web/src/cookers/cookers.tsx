@@ -12,6 +12,7 @@ import { useUnits } from '../shared/use-units';
 import { CookerForm } from './cooker-form';
 import { LearntList } from './learnt-list';
 import { WaterTest } from './water-test';
+import { rich, t } from '../language/t';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
@@ -23,11 +24,11 @@ export function Cookers(): ReactNode {
   /** The cooker being changed; `new` with a starting set. */
   const [editing, setEditing] = useState<{ id: string | null; cooker: Cooker } | null>(null);
   const [testing, setTesting] = useState<StoredCooker | null>(null);
-  if (kitchen === null) return <p className="room dim">Opening…</p>;
+  if (kitchen === null) return <p className="room dim">{t('cookers.opening')}</p>;
   if ('error' in kitchen) {
     return (
       <div className="room">
-        <Trouble what="The cookers cannot be shown." error={kitchen.error} again={kitchen.again} />
+        <Trouble what={t('cookers.the-cookers-cannot-be-shown')} error={kitchen.error} again={kitchen.again} />
       </div>
     );
   }
@@ -50,16 +51,20 @@ export function Cookers(): ReactNode {
       duration: 12,
       content: (
         <span>
-          {cooker.name} is taken away; plans keep their copy of it.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              message.destroy(key);
-              request('POST', '/cookers', cooker).then(changed).catch(sorry);
-            }}
-          >
-            Undo
-          </Button>
+          {rich('cookers.is-taken-away-plans-keep', {
+            name: cooker.name,
+            button: (words) => (
+              <Button
+                size="small"
+                onClick={() => {
+                  message.destroy(key);
+                  request('POST', '/cookers', cooker).then(changed).catch(sorry);
+                }}
+              >
+                {words}
+              </Button>
+            ),
+          })}
         </span>
       ),
     });
@@ -70,7 +75,7 @@ export function Cookers(): ReactNode {
   return (
     <div className="room">
       <div className="times-head">
-        <h1>Cookers</h1>
+        <h1>{t('cookers.cookers')}</h1>
         <Dropdown
           trigger={['click']}
           menu={{
@@ -82,16 +87,11 @@ export function Cookers(): ReactNode {
           }}
         >
           <Button type="primary" icon={<PlusOutlined aria-hidden />}>
-            Add a cooker
+            {t('cookers.add-a-cooker')}
           </Button>
         </Dropdown>
       </div>
-      {cookers.length === 0 && (
-        <p className="dim">
-          No cookers yet: Hervir reckons with a middling electric pot. Add yours from a starting set and correct what
-          its plate and manual say.
-        </p>
-      )}
+      {cookers.length === 0 && <p className="dim">{t('cookers.no-cookers-yet-hervir-reckons')}</p>}
       <ul className="cooker-grid">
         {cookers.map((stored) => (
           <Card
@@ -106,8 +106,12 @@ export function Cookers(): ReactNode {
         ))}
       </ul>
       {others.length > 0 && (
-        <section className="vessel panel" aria-label="What your cooks have taught" style={{ marginTop: 16 }}>
-          <h2>What your cooks have taught</h2>
+        <section
+          className="vessel panel"
+          aria-label={t('cookers.what-your-cooks-have-taught')}
+          style={{ marginTop: 16 }}
+        >
+          <h2>{t('cookers.what-your-cooks-have-taught')}</h2>
           <LearntList learnt={others} />
         </section>
       )}
@@ -148,17 +152,32 @@ interface CardProps {
 function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps): ReactNode {
   const { print } = useUnits();
   const figures: readonly (readonly [string, string])[] = [
-    ['Size', `${print('capacity', cooker.litres)}, base ${print('length', cooker.baseDiameterCm)}`],
     [
-      'Pressure',
-      `${print('pressure', cooker.gaugeKPa)}, works at ${print('temperature', workingTemperatureC(cooker.gaugeKPa, kitchen))} here`,
+      t('cookers.size'),
+      t('cookers.base', { capacity: print('capacity', cooker.litres), length: print('length', cooker.baseDiameterCm) }),
     ],
-    ['Heater', `${cooker.watts} W, about ${Math.round(cooker.watts * heaterEfficiency(cooker))} reach the pot`],
-    ['Minutes count from', cooker.timerStarts === 'pin' ? 'the pin' : 'full pressure'],
-    ['At least', print('volume', cooker.minimumLiquidMl)],
     [
-      cooker.kind === 'electric' ? 'Burn error at' : 'Scorches at',
-      `about ${print('temperature', cooker.burnCutoutC)} at the base`,
+      t('cookers.pressure'),
+      t('cookers.works-at-here', {
+        pressure: print('pressure', cooker.gaugeKPa),
+        temperature: print('temperature', workingTemperatureC(cooker.gaugeKPa, kitchen)),
+      }),
+    ],
+    [
+      t('cookers.heater'),
+      t('cookers.w-about-reach-the-pot', {
+        watts: cooker.watts,
+        watts2: Math.round(cooker.watts * heaterEfficiency(cooker)),
+      }),
+    ],
+    [
+      t('cookers.minutes-count-from'),
+      cooker.timerStarts === 'pin' ? t('cookers.the-pin-2') : t('cookers.full-pressure-2'),
+    ],
+    [t('cookers.at-least'), print('volume', cooker.minimumLiquidMl)],
+    [
+      cooker.kind === 'electric' ? t('cookers.burn-error-at') : t('cookers.scorches-at'),
+      t('cookers.about-at-the-base', { temperature: print('temperature', cooker.burnCutoutC) }),
     ],
   ];
   return (
@@ -166,8 +185,8 @@ function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps):
       <h2>{cooker.name}</h2>
       <p className="dim">
         {cooker.kind === 'electric'
-          ? 'Electric'
-          : `Stovetop, on ${cooker.burner === 'gas' ? 'gas' : 'an electric ring or induction'}`}
+          ? t('cookers.electric')
+          : t('cookers.stovetop-on-an-electric-ring', { gas: cooker.burner === 'gas' })}
       </p>
       <dl className="pairs" style={{ margin: '8px 0 12px' }}>
         {figures.map(([what, figure]) => (
@@ -179,14 +198,14 @@ function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps):
       </dl>
       {learnt.length > 0 && <LearntList learnt={learnt} />}
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8 }}>
-        <Button onClick={onEdit} aria-label={`Change ${cooker.name}`}>
-          Change
+        <Button onClick={onEdit} aria-label={t('cookers.change', { name: cooker.name })}>
+          {t('cookers.change-2')}
         </Button>
-        <Button onClick={onTest} aria-label={`Time a litre of water in ${cooker.name}`}>
-          Time a litre of water
+        <Button onClick={onTest} aria-label={t('cookers.time-a-litre-of-water', { name: cooker.name })}>
+          {t('cookers.time-a-litre-of-water-2')}
         </Button>
-        <Button type="text" onClick={onRemove} aria-label={`Delete ${cooker.name}`}>
-          Delete
+        <Button type="text" onClick={onRemove} aria-label={t('cookers.delete-2', { name: cooker.name })}>
+          {t('cookers.delete')}
         </Button>
       </div>
     </li>

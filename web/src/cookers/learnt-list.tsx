@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
+import { rich, t } from '../language/t';
 
 /** Fewer cooks do not say how far one is from the next. */
 const ENOUGH = 3;
@@ -30,27 +31,35 @@ export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] 
             <span>
               {learntWords(one)}
               <small className="dim">
-                between {low} and {high} of the table, from {one.cooks === 1 ? 'one cook' : `${one.cooks} cooks`}
-                {one.cooks >= ENOUGH && `; 8 cooks in 10 lie within ${Math.round(TENTH * one.apart * 100)} % of it`}
+                {rich('cookers.between-and-of-the-table', {
+                  low,
+                  high,
+                  cooks: one.cooks,
+                  cooks2: one.cooks >= ENOUGH,
+                  tenth: Math.round(TENTH * one.apart * 100),
+                })}
               </small>
             </span>
             <label className="learnt-use">
-              <Switch
-                size="small"
-                aria-label={`Use it: ${learntWords(one)}`}
-                checked={!one.off}
-                onChange={(on) => void change(() => request('PUT', path, { off: !on }))}
-              />
-              use it
+              {rich('cookers.use-it-2', {
+                switch: (
+                  <Switch
+                    size="small"
+                    aria-label={t('cookers.use-it', { learntWords: learntWords(one) })}
+                    checked={!one.off}
+                    onChange={(on) => void change(() => request('PUT', path, { off: !on }))}
+                  />
+                ),
+              })}
             </label>
             <Popconfirm
-              title="Forget this?"
-              description="It begins again at the table; cooks that come count anew."
-              okText="Forget it"
+              title={t('cookers.forget-this')}
+              description={t('cookers.it-begins-again-at-the')}
+              okText={t('cookers.forget-it')}
               onConfirm={() => void change(() => request('DELETE', path))}
             >
-              <Button type="text" aria-label={`Forget: ${learntWords(one)}`}>
-                Forget
+              <Button type="text" aria-label={t('cookers.forget-2', { learntWords: learntWords(one) })}>
+                {t('cookers.forget')}
               </Button>
             </Popconfirm>
           </li>

@@ -3,6 +3,8 @@ import { Button, InputNumber, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../shared/field';
 import { useFocusBack } from '../shared/use-focus-back';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 interface Props {
   readonly cooker: Cooker;
@@ -11,10 +13,10 @@ interface Props {
   readonly close: () => void;
 }
 
-const STEPS: readonly string[] = [
-  'Look at gasket, valve and pin. Pour in one litre of cold water; the pot itself is cold too.',
-  'Lock the lid, close the valve, full heat. Start a clock.',
-  'Stop it when the pin rises. Heat off; let it down as the manual says, hands and face away from the valve.',
+const STEPS: readonly Message[] = [
+  say('cookers.look-at-gasket-valve-and'),
+  say('cookers.lock-the-lid-close-the'),
+  say('cookers.stop-it-when-the-pin'),
 ];
 
 /** The guided way to find out a heater: time a litre of water to the pin. */
@@ -29,18 +31,18 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
     try {
       return waterTest(cooker, kitchen, waterC, minutes);
     } catch (error) {
-      return error instanceof RangeError ? error.message : 'it could not be reckoned';
+      return error instanceof RangeError ? error.message : t('cookers.it-could-not-be-reckoned');
     }
   })();
   const known = typeof found === 'object' ? found : null;
   return (
     <Modal
-      title={`Time a litre of water in ${cooker.name}`}
+      title={t('cookers.time-a-litre-of-water', { name: cooker.name })}
       open
       onCancel={close}
       footer={[
         <Button key="leave" onClick={close}>
-          Cancel
+          {t('cookers.cancel')}
         </Button>,
         <Button
           key="take"
@@ -56,19 +58,19 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
             });
           }}
         >
-          {known === null ? 'Take the watts' : `Take ${known.watts} W`}
+          {known === null ? t('cookers.take-the-watts') : t('cookers.take-w', { watts: known.watts })}
         </Button>,
       ]}
     >
       <ol style={{ paddingInlineStart: 20, margin: '0 0 12px' }}>
         {STEPS.map((step) => (
-          <li key={step} style={{ marginBottom: 4 }}>
-            {step}
+          <li key={textOf(step)} style={{ marginBottom: 4 }}>
+            {textOf(step)}
           </li>
         ))}
       </ol>
       <div className="fields" style={{ gap: 8 }}>
-        <Field label="Water was">
+        <Field label={t('cookers.water-was')}>
           {(id) => (
             <InputNumber
               id={id}
@@ -81,14 +83,14 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
             />
           )}
         </Field>
-        <Field label="To the pin" fault={typeof found === 'string' ? found : undefined}>
+        <Field label={t('cookers.to-the-pin')} fault={typeof found === 'string' ? found : undefined}>
           {(id) => (
             <InputNumber
               id={id}
               min={1}
               max={120}
               step={0.5}
-              suffix="min"
+              suffix={t('cookers.min')}
               value={minutes}
               style={{ width: '100%' }}
               onChange={setMinutes}
@@ -98,13 +100,16 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
       </div>
       {known && (
         <p role="status" style={{ marginTop: 12 }}>
-          <strong>{known.heatW} W</strong> reach the pot: at the usual efficiency of its kind a heater of about{' '}
-          {known.watts} W.
+          {rich('cookers.w-reach-the-pot-at', {
+            heatW: known.heatW,
+            strong: (words) => <strong>{words}</strong>,
+            watts: known.watts,
+          })}
         </p>
       )}
       {sorry !== null && (
         <p role="alert" style={{ color: 'var(--ember)', marginTop: 8 }}>
-          Not kept: {sorry}
+          {t('cookers.not-kept', { sorry })}
         </p>
       )}
     </Modal>

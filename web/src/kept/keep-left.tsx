@@ -7,6 +7,7 @@ import { wallClockOf } from '../shared/words';
 import { useForecast } from '../workers/use-forecast';
 import { useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
+import { t } from '../language/t';
 
 /** What of a meal is left, and where it goes: one press. */
 export function KeepLeft({
@@ -46,7 +47,7 @@ export function KeepLeft({
     setKeeping(true);
     try {
       await actions.keep(kept);
-      void message.success(`${name}: ${print('mass', kept.grams)} in the ${place}. It is on Tonight.`);
+      void message.success(t('kept.in-the-it-is-on', { name, mass: print('mass', kept.grams), place }));
     } catch (error) {
       void message.error(error instanceof Error ? error.message : String(error));
     } finally {
@@ -54,25 +55,25 @@ export function KeepLeft({
     }
   };
   return (
-    <div className={styles['kept-choose']} role="group" aria-label="What is left">
-      <span>What is left:</span>
+    <div className={styles['kept-choose']} role="group" aria-label={t('kept.what-is-left')}>
+      <span>{t('kept.what-is-left-2')}</span>
       <NumberInput
-        aria-label="Portions left"
+        aria-label={t('kept.portions-left')}
         min={LIMITS.servings.min}
         max={LIMITS.servings.max}
         value={portions}
         style={{ width: '4.5rem' }}
         onChange={(value) => value !== null && setPortions(Math.round(value))}
       />
-      <span>{portions === 1 ? 'portion' : 'portions'}, into the</span>
+      <span>{t('kept.into-the', { portions })}</span>
       <Select
-        aria-label="Where it is kept"
+        aria-label={t('kept.where-it-is-kept')}
         value={place}
         options={KEPT_PLACES.map((value) => ({ value, label: value }))}
         onChange={setPlace}
       />
       <Button loading={keeping} onClick={() => void keep()}>
-        Keep it
+        {t('kept.keep-it')}
       </Button>
     </div>
   );

@@ -7,12 +7,13 @@ import { AheadRow } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
 import { useUndo } from '../shared/use-undo';
 import { useUnits } from '../shared/use-units';
-import { counted, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
+import { inWords, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import { useDayAlarms } from '../tonight/use-day-alarms';
 import type { Answer } from '../workers/reckoning';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
+import { t, textOf } from '../language/t';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -20,8 +21,8 @@ export function KeptList({ now }: { readonly now: Date }): ReactNode {
   const kept = [...(data ?? [])].sort((a, b) => Date.parse(keptUntil(a.kept)) - Date.parse(keptUntil(b.kept)));
   if (kept.length === 0) return null;
   return (
-    <section aria-label="Kept" className="kept">
-      <h2>In the fridge and the freezer</h2>
+    <section aria-label={t('kept.kept')} className="kept">
+      <h2>{t('kept.in-the-fridge-and-the')}</h2>
       <ul className={styles['kept-list']}>
         {kept.map((one) => (
           <KeptItem key={one.id} stored={one} now={now} />
@@ -48,17 +49,23 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
       void message.error(error instanceof Error ? error.message : String(error));
     }
   };
-  const choose = choosing ? 'Not now' : eatAt === null ? 'Eat it' : 'Another time';
+  const choose = choosing ? t('kept.not-now') : eatAt === null ? t('kept.eat-it') : t('kept.another-time');
   return (
     <li className="card" aria-label={name}>
       <p>
         <strong>{name}</strong>{' '}
         <span className="dim">
-          {counted(portions, 'portion', 'portions')}, {print('mass', grams)}, in the {place} since {longDay(since)}
+          {t('kept.in-the-since', {
+            portions,
+            portionsWords: inWords(portions),
+            mass: print('mass', grams),
+            place,
+            day: longDay(since),
+          })}
         </span>
       </p>
       <p className={past ? styles['kept-past'] : 'dim'}>
-        {past ? `▲ Its day was ${longDay(until)}.` : `Good until ${longDay(until)}.`}
+        {past ? t('kept.its-day-was', { day: longDay(until) }) : t('kept.good-until', { day: longDay(until) })}
       </p>
       {eatAt !== null && (
         <KeptTasks
@@ -67,7 +74,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
           onDone={({ kind }) =>
             kind === 'thaw-fridge'
               ? void save({ place: 'fridge', since: wallClockOf(now) })
-              : void save({ gone: 'eaten' }, `${name} is eaten.`)
+              : void save({ gone: 'eaten' }, t('kept.is-eaten', { name }))
           }
         />
       )}
@@ -82,9 +89,9 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
             }}
           />
           <Select
-            aria-label="Warmed how"
+            aria-label={t('kept.warmed-how')}
             value={warm}
-            options={WARM_WAYS.map((value) => ({ value, label: WARM_WORDS[value] }))}
+            options={WARM_WAYS.map((value) => ({ value, label: textOf(WARM_WORDS[value]) }))}
             onChange={(value) => void save({ warm: value })}
           />
         </div>
@@ -98,26 +105,31 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
           {choose}
         </Button>
         {eatAt !== null && (
-          <Button aria-label={`Not for a meal: ${name}`} onClick={() => void save({ eatAt: null })}>
-            Not for a meal
+          <Button aria-label={t('kept.not-for-a-meal-2', { name })} onClick={() => void save({ eatAt: null })}>
+            {t('kept.not-for-a-meal')}
           </Button>
         )}
-        <Button aria-label={`Used up: ${name}`} onClick={() => void save({ gone: 'eaten' }, `${name} is used up.`)}>
-          Used up
+        <Button
+          aria-label={t('kept.used-up-2', { name })}
+          onClick={() => void save({ gone: 'eaten' }, t('kept.is-used-up', { name }))}
+        >
+          {t('kept.used-up')}
         </Button>
         <Button
           type={past ? 'primary' : 'default'}
-          aria-label={`Thrown away: ${name}`}
-          onClick={() => void save({ gone: 'thrown' }, `${name} is thrown away.`)}
+          aria-label={t('kept.thrown-away-2', { name })}
+          onClick={() => void save({ gone: 'thrown' }, t('kept.is-thrown-away', { name }))}
         >
-          Thrown away
+          {t('kept.thrown-away')}
         </Button>
         {place === 'fridge' && (
           <Button
-            aria-label={`Freeze it: ${name}`}
-            onClick={() => void save({ place: 'freezer', since: wallClockOf(now) }, `${name} is in the freezer.`)}
+            aria-label={t('kept.freeze-it-2', { name })}
+            onClick={() =>
+              void save({ place: 'freezer', since: wallClockOf(now) }, t('kept.is-in-the-freezer', { name }))
+            }
           >
-            Freeze it
+            {t('kept.freeze-it')}
           </Button>
         )}
       </div>
@@ -154,8 +166,12 @@ function KeptTasks({
       <ul className="ahead-list">
         {tasks.map((task) => (
           <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task, system)}>
-            <Button type="primary" aria-label={`Done: ${aheadText(task)}`} onClick={() => onDone(task)}>
-              Done
+            <Button
+              type="primary"
+              aria-label={t('kept.done-2', { aheadText: aheadText(task) })}
+              onClick={() => onDone(task)}
+            >
+              {t('kept.done')}
             </Button>
           </AheadRow>
         ))}

@@ -8,6 +8,7 @@ import { request } from '../api/client';
 import { keys } from '../api/queries';
 import { useUnits } from '../shared/use-units';
 import { cameOut, lateWords } from './words';
+import { t } from '../language/t';
 
 /** Another cook beside this one. */
 export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
@@ -21,25 +22,25 @@ export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
   const chosen = others.find(({ id }) => id === other);
   const minutes = (value: number | null): string => (value === null ? '–' : printDuration(value));
   const rows: readonly (readonly [string, (one: LogItem) => string])[] = [
-    ['Meat', ({ boughtG }) => print('mass', boughtG)],
-    ['Cooker', ({ cooker }) => cooker],
-    ['To the pin', ({ toPin }) => minutes(toPin.actual)],
-    ['Under pressure', ({ pressure }) => minutes(pressure.actual)],
-    ['Letting down', ({ release }) => minutes(release.actual)],
-    ['Came out', cameOut],
-    ['Dinner', ({ lateMinutes }) => lateWords(lateMinutes)],
-    ['Words', (one) => one.notes],
+    [t('log.meat'), ({ boughtG }) => print('mass', boughtG)],
+    [t('log.cooker'), ({ cooker }) => cooker],
+    [t('log.to-the-pin'), ({ toPin }) => minutes(toPin.actual)],
+    [t('log.under-pressure'), ({ pressure }) => minutes(pressure.actual)],
+    [t('log.letting-down'), ({ release }) => minutes(release.actual)],
+    [t('log.came-out'), cameOut],
+    [t('log.dinner'), ({ lateMinutes }) => lateWords(lateMinutes)],
+    [t('log.words'), (one) => one.notes],
   ];
   return (
-    <section className="vessel side-card" aria-label="Compare">
-      <h2>Beside another</h2>
+    <section className="vessel side-card" aria-label={t('log.compare')}>
+      <h2>{t('log.beside-another')}</h2>
       {others.length === 0 ? (
-        <p className="dim">No other cook of this cut in the log.</p>
+        <p className="dim">{t('log.no-other-cook-of-this')}</p>
       ) : (
         <>
           <Select
-            aria-label="Compare with"
-            placeholder="Which one?"
+            aria-label={t('log.compare-with')}
+            placeholder={t('log.which-one')}
             style={{ width: 'min(100%, 380px)' }}
             allowClear
             value={other}
@@ -54,7 +55,7 @@ export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
               <thead>
                 <tr>
                   <th scope="col">
-                    <span className="visually-hidden">What</span>
+                    <span className="visually-hidden">{t('log.what')}</span>
                   </th>
                   <th scope="col">{dayjs(item.servedAt).format('D MMM')}</th>
                   <th scope="col">{dayjs(chosen.servedAt).format('D MMM')}</th>

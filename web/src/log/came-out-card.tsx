@@ -7,15 +7,21 @@ import { QuantityInput } from '../shared/quantity-input';
 import { GRADE_WORDS } from '../shared/words';
 import type { EntryActions } from './use-entry';
 import styles from './log.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const MOIST_WORDS = { dry: 'Dry', moist: 'Moist', 'very-moist': 'Very moist' } as const;
-const SAUCE_WORDS = { thin: 'Too thin', right: 'As it should be', thick: 'Too thick' } as const;
+const MOIST_WORDS = { dry: say('log.dry'), moist: say('log.moist'), 'very-moist': say('log.very-moist') } as const;
+const SAUCE_WORDS = {
+  thin: say('log.too-thin'),
+  right: say('log.as-it-should-be'),
+  thick: say('log.too-thick'),
+} as const;
 const VEGETABLE_WORDS = {
-  raw: 'Raw',
-  crisp: 'Crisp',
-  right: 'As wanted',
-  soft: 'Too soft',
-  gone: 'Gone into the sauce',
+  raw: say('log.raw'),
+  crisp: say('log.crisp'),
+  right: say('log.as-wanted-3'),
+  soft: say('log.too-soft'),
+  gone: say('log.gone-into-the-sauce'),
 } as const;
 
 interface Props {
@@ -28,25 +34,25 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
   const [notes, setNotes] = useState(item.notes);
   const { outcome } = item;
   return (
-    <section className="vessel side-card fields" aria-label="How it came out">
-      <h2>How it came out</h2>
+    <section className="vessel side-card fields" aria-label={t('log.how-it-came-out')}>
+      <h2>{t('log.how-it-came-out')}</h2>
       <Said
-        label="Meat"
-        unsaid="nobody tried it"
+        label={t('log.meat')}
+        unsaid={t('log.nobody-tried-it')}
         value={item.grade}
         words={GRADE_WORDS}
         of={GRADES}
         onSay={(grade) => void entry.change({ grade })}
       />
       <Said
-        label="To eat"
+        label={t('log.to-eat')}
         value={outcome.moistness}
         words={MOIST_WORDS}
         of={MOISTNESS}
         onSay={(moistness) => void entry.change({ outcome: { ...outcome, moistness } })}
       />
       <Said
-        label="Sauce"
+        label={t('log.sauce')}
         value={outcome.sauce}
         words={SAUCE_WORDS}
         of={SAUCES}
@@ -67,10 +73,10 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
           }}
         />
       ))}
-      <Field label="Cooked meat">
+      <Field label={t('log.cooked-meat')}>
         {() => (
           <QuantityInput
-            label="Cooked meat, weighed"
+            label={t('log.cooked-meat-weighed')}
             kind="mass"
             value={item.cookedG ?? undefined}
             range={LIMITS.meatGrams}
@@ -78,7 +84,7 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
           />
         )}
       </Field>
-      <Field label="Words">
+      <Field label={t('log.words')}>
         {(at) => (
           <Input.TextArea
             id={at}
@@ -98,7 +104,7 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
 function Photo({ item, entry }: Props): ReactNode {
   return (
     <div className={styles['log-photo']}>
-      {item.photo && <img src={`/api/log/${item.id}/photo`} alt={`${item.name}, as it was served`} />}
+      {item.photo && <img src={`/api/log/${item.id}/photo`} alt={t('log.as-it-was-served', { name: item.name })} />}
       <Upload
         accept="image/*"
         showUploadList={false}
@@ -107,11 +113,11 @@ function Photo({ item, entry }: Props): ReactNode {
           return false;
         }}
       >
-        <Button>{item.photo ? 'Another photo' : 'Add a photo'}</Button>
+        <Button>{item.photo ? t('log.another-photo') : t('log.add-a-photo')}</Button>
       </Upload>
       {item.photo && (
         <Button type="text" onClick={() => void entry.removePhoto()}>
-          Delete the photo
+          {t('log.delete-the-photo')}
         </Button>
       )}
     </div>
@@ -124,12 +130,12 @@ function Said<T extends string>({
   value,
   words,
   of,
-  unsaid = 'not said',
+  unsaid = t('log.not-said'),
   onSay,
 }: {
   readonly label: string;
   readonly value: T | null;
-  readonly words: Readonly<Record<T, string>>;
+  readonly words: Readonly<Record<T, Message>>;
   readonly of: readonly T[];
   readonly unsaid?: string;
   readonly onSay: (value: T | null) => void;
@@ -142,7 +148,7 @@ function Said<T extends string>({
           allowClear
           placeholder={unsaid}
           value={value}
-          options={of.map((one) => ({ value: one, label: words[one] }))}
+          options={of.map((one) => ({ value: one, label: textOf(words[one]) }))}
           onChange={(said: T | undefined) => onSay(said ?? null)}
         />
       )}

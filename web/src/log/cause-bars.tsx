@@ -2,15 +2,17 @@ import { SECTION_WORDS, upperFirst, type CookState, type Delay, type DelayCause,
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import styles from './cause-bars.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const CAUSES: Readonly<Partial<Record<DelayCause, string>>> = {
-  start: 'Begun',
-  burn: 'The burn',
-  again: 'Tough: back in',
-  'boils-dry': 'Boiled dry',
-  'power-cut': 'The power cut',
-  'pin-will-not-rise': 'The pin stayed down',
-  heat: 'Pot put on',
+const CAUSES: Readonly<Partial<Record<DelayCause, Message>>> = {
+  start: say('log.begun'),
+  burn: say('log.the-burn'),
+  again: say('log.tough-back-in'),
+  'boils-dry': say('log.boiled-dry'),
+  'power-cut': say('log.the-power-cut'),
+  'pin-will-not-rise': say('log.the-pin-stayed-down'),
+  heat: say('log.pot-put-on'),
 };
 /** So many causes have a bar of their own; the others are added up with what lies between. */
 const MOST = 6;
@@ -36,16 +38,16 @@ export function causeBars(causes: readonly Delay[], driftMinutes: number): Cause
   const rest = driftMinutes - shown.reduce((sum, { minutes }) => sum + minutes, 0);
   return [
     ...shown.map(({ cause, minutes }) => ({
-      what: CAUSES[cause] ?? upperFirst(SECTION_WORDS[cause as SectionId]),
+      what: textOf(CAUSES[cause] ?? upperFirst(SECTION_WORDS[cause as SectionId])),
       minutes,
     })),
-    ...(Math.abs(rest) >= WORTH ? [{ what: 'Between the steps', minutes: rest }] : []),
+    ...(Math.abs(rest) >= WORTH ? [{ what: t('log.between-the-steps'), minutes: rest }] : []),
   ];
 }
 
 const signed = (minutes: number): string => {
   const whole = Math.round(minutes);
-  return whole === 0 ? '0 min' : `${whole < 0 ? '−' : '+'}${Math.abs(whole)} min`;
+  return whole === 0 ? '0 min' : t('log.min-2', { value: whole < 0 ? '−' : '+', whole: Math.abs(whole) });
 };
 
 interface Props {
@@ -72,11 +74,11 @@ export function CauseBars({ causes, dinner }: Props): ReactNode {
     </li>
   );
   return (
-    <section className="vessel side-card" aria-label="What made it so">
-      <h2>What made it so</h2>
+    <section className="vessel side-card" aria-label={t('log.what-made-it-so')}>
+      <h2>{t('log.what-made-it-so')}</h2>
       <ul className={styles['bars']}>
         {bars.map((bar) => row(bar, false))}
-        {row({ what: 'Dinner', minutes: dinner.driftMinutes }, true)}
+        {row({ what: t('log.dinner'), minutes: dinner.driftMinutes }, true)}
       </ul>
     </section>
   );

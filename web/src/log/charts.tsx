@@ -10,6 +10,7 @@ import { Reliability } from './reliability';
 import { SlowPots } from './slow-pots';
 import { ToughCuts } from './tough-cuts';
 import styles from './log.module.css';
+import { t } from '../language/t';
 
 /** What all cooks tell together: each chart answers one question, in words first. */
 export function Charts(): ReactNode {
@@ -18,8 +19,10 @@ export function Charts(): ReactNode {
     queryFn: () => request<LogCharts>('GET', '/log/charts'),
   });
   if (charts.error)
-    return <Trouble what="The charts cannot be drawn." error={charts.error} again={() => void charts.refetch()} />;
-  if (!charts.data) return <p className="dim">Opening…</p>;
+    return (
+      <Trouble what={t('log.the-charts-cannot-be-drawn')} error={charts.error} again={() => void charts.refetch()} />
+    );
+  if (!charts.data) return <p className="dim">{t('log.opening')}</p>;
   const { toPin, cuts, late, losses, promises } = charts.data;
   return (
     <div className={styles['log-charts']}>

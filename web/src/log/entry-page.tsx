@@ -16,9 +16,10 @@ import { HappenedCard } from './happened-card';
 import { PlannedActual } from './planned-actual';
 import { PlannedCard } from './planned-card';
 import { useEntry, type EntryActions } from './use-entry';
-import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
+import { cameOut, cutName, lateWords, RESULT_SHAPES } from './words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
+import { rich, t } from '../language/t';
 
 /** One cook of the log: planned against actual, how it came out, and what to do next. */
 export function LogEntryPage(): ReactNode {
@@ -27,9 +28,9 @@ export function LogEntryPage(): ReactNode {
   if (opened.error instanceof Refused && opened.error.status === 404) {
     return (
       <div className="room">
-        <h1>This cook is not in the log</h1>
+        <h1>{t('log.this-cook-is-not-in')}</h1>
         <p style={{ marginTop: 8 }}>
-          It is still running, or was thrown away. <Link to="/log">To the log</Link>
+          {rich('log.it-is-still-running-or', { link: (words) => <Link to="/log">{words}</Link> })}
         </p>
       </div>
     );
@@ -37,11 +38,11 @@ export function LogEntryPage(): ReactNode {
   if (opened.error) {
     return (
       <div className="room">
-        <Trouble what="The cook cannot be shown." error={opened.error} again={() => void opened.refetch()} />
+        <Trouble what={t('log.the-cook-cannot-be-shown')} error={opened.error} again={() => void opened.refetch()} />
       </div>
     );
   }
-  return opened.data ? <Entry key={id} record={opened.data} /> : <p className="room dim">Opening…</p>;
+  return opened.data ? <Entry key={id} record={opened.data} /> : <p className="room dim">{t('log.opening')}</p>;
 }
 
 function Entry({ record }: { readonly record: LogRecord }): ReactNode {
@@ -78,29 +79,33 @@ function EntryHead({
         <div>
           <h1>{item.name}</h1>
           <p className="dim">
-            {dayjs(item.servedAt).format('dddd, D MMMM YYYY')} · {print('mass', item.boughtG)} of{' '}
-            {cutName(item.cut).toLowerCase()} · {item.cooker}
+            {t('log.of', {
+              format: dayjs(item.servedAt).format('dddd, D MMMM YYYY'),
+              mass: print('mass', item.boughtG),
+              cutName: cutName(item.cut).toLowerCase(),
+              cooker: item.cooker,
+            })}
           </p>
         </div>
         <div className={styles['log-actions']}>
           <Button type="primary" onClick={() => void entry.again()}>
-            Cook this again with what was learnt
+            {t('log.cook-this-again-with-what')}
           </Button>
           <Popconfirm
-            title="Delete this cook?"
-            description="What was learnt from it goes too."
-            okText="Delete it"
+            title={t('log.delete-this-cook')}
+            description={t('log.what-was-learnt-from-it')}
+            okText={t('log.delete-it')}
             onConfirm={() => void entry.remove()}
           >
-            <Button type="text">Delete</Button>
+            <Button type="text">{t('log.delete')}</Button>
           </Popconfirm>
         </div>
       </div>
       <p className={clsx(styles['log-verdict'], styles['log-result'], item.result)}>
-        {RESULT_WORDS[item.result].slice(0, 2)}
+        {RESULT_SHAPES[item.result]}
         {cameOut(item)}
         {item.lateMinutes !== null && `; ${lateWords(item.lateMinutes)}`}
-        {item.burns > 0 && `; burn errors: ${item.burns}`}
+        {item.burns > 0 && t('log.burn-errors-2', { burns: item.burns })}
       </p>
     </>
   );

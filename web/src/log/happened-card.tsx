@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { clockAt } from '../shared/words';
 import { happenedIn } from './happened';
 import styles from './log.module.css';
+import { t } from '../language/t';
 
 interface Props {
   readonly record: LogRecord;
@@ -14,12 +15,12 @@ interface Props {
 /** What happened, event by event; where nothing was pressed, where the line comes from. */
 export function HappenedCard({ record: { item, plan, cook }, state }: Props): ReactNode {
   return (
-    <section className="vessel side-card" aria-label="What happened">
-      <h2>What happened</h2>
+    <section className="vessel side-card" aria-label={t('log.what-happened')}>
+      <h2>{t('log.what-happened')}</h2>
       {state === null ? (
-        <p className="dim">{item.source === 'by-hand' ? 'Added by hand.' : 'Read from a file.'}</p>
+        <p className="dim">{item.source === 'by-hand' ? t('log.added-by-hand') : t('log.read-from-a-file')}</p>
       ) : (
-        <ol className={styles['log-events']} aria-label="Event by event">
+        <ol className={styles['log-events']} aria-label={t('log.event-by-event')}>
           {happenedIn(state, cook?.events ?? []).map(({ at, key, text }) => (
             <li key={key}>
               <span className="figure dim">{clockAt(at, plan.serveAt)}</span> {text}

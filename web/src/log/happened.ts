@@ -1,5 +1,6 @@
 import { eventsThatCount, RESCUE_TITLES, type CookEvent, type CookState } from '@hervir/core';
 import { GRADE_WORDS } from '../shared/words';
+import { t } from '../language/t';
 
 /** One thing that was told of a cook. */
 export interface Happened {
@@ -13,15 +14,15 @@ function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null 
   const step = state.steps.find((one) => one.step.id === payload.step)?.step;
   switch (kind) {
     case 'burn':
-      return 'It burnt: the heat went off';
+      return t('log.it-burnt-the-heat-went');
     case 'wentWrong':
       return RESCUE_TITLES[payload.trouble ?? 'burn'].title;
     case 'checked':
-      return payload.grade === undefined ? null : `Tried: ${GRADE_WORDS[payload.grade]}`;
+      return payload.grade === undefined ? null : t('log.tried', { gradeWords: GRADE_WORDS[payload.grade] });
     case 'minutesAdded':
       return payload.again
-        ? `Lid back on for ${payload.minutes ?? 0} min`
-        : `${payload.minutes ?? 0} min ${(payload.minutes ?? 0) < 0 ? 'fewer' : 'more'}`;
+        ? t('log.lid-back-on-for-min', { minutes: payload.minutes ?? 0 })
+        : t('log.min-3', { minutes: payload.minutes ?? 0, isMinutes: (payload.minutes ?? 0) < 0 });
     case 'note':
       return payload.text ?? null;
     case 'weighed':
@@ -31,7 +32,7 @@ function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null 
     case 'stepStarted':
       return null;
     case 'started':
-      return 'Begun';
+      return t('log.begun');
     default:
       return step === undefined ? null : step.otherwise?.done === kind ? step.otherwise.button : step.button;
   }

@@ -3,6 +3,7 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart, CHART_HEIGHT as HEIGHT } from './chart';
+import { t } from '../language/t';
 
 /** By how many minutes dinners were late, by quarters of an hour. */
 export function Late({ bins }: { readonly bins: LogCharts['late'] }): ReactNode {
@@ -11,17 +12,17 @@ export function Late({ bins }: { readonly bins: LogCharts['late'] }): ReactNode 
   const late = bins.filter(({ from }) => from >= 15).reduce((sum, { cooks }) => sum + cooks, 0);
   const answer =
     total === 0
-      ? 'Not known yet: no cook has been timed.'
+      ? t('log.not-known-yet-no-cook')
       : late === 0
-        ? `All ${total} within a quarter of an hour.`
-        : `${late} of ${total} were a quarter of an hour late and more.`;
+        ? t('log.all-within-a-quarter-of', { total })
+        : t('log.of-were-a-quarter-of', { late, total });
   const first = Math.min(0, ...bins.map(({ from }) => from));
   const last = Math.max(0, ...bins.map(({ from }) => from));
   const every = Array.from({ length: (last - first) / 15 + 1 }, (_, i) => first + i * 15);
   const x = scaleBand(every.map(String), [10, Math.max(10, width - 10)]).padding(0.15);
   const y = scaleLinear([0, Math.max(1, ...bins.map(({ cooks }) => cooks))], [HEIGHT - 40, 14]);
   return (
-    <Chart question="How late am I?" answer={answer}>
+    <Chart question={t('log.how-late-am-i')} answer={answer}>
       <div ref={ref}>
         {width > 0 && total > 0 && (
           <svg width={width} height={HEIGHT} role="img" aria-label={answer}>
@@ -50,7 +51,7 @@ export function Late({ bins }: { readonly bins: LogCharts['late'] }): ReactNode 
               );
             })}
             <text x={width / 2} y={HEIGHT - 4} textAnchor="middle">
-              minutes after the planned time, by quarters of an hour
+              {t('log.minutes-after-the-planned-time')}
             </text>
           </svg>
         )}

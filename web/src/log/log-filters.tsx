@@ -5,15 +5,22 @@ import type { ReactNode } from 'react';
 import { useCookers } from '../api/queries';
 import styles from './log.module.css';
 import { cutName, RESULT_WORDS } from './words';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], string>> = {
-  newest: 'Newest first',
-  oldest: 'Oldest first',
-  'latest-dinner': 'Latest dinner first',
-  toughest: 'Toughest animal first',
-  heaviest: 'Heaviest first',
+const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], Message>> = {
+  newest: say('log.newest-first'),
+  oldest: say('log.oldest-first'),
+  'latest-dinner': say('log.latest-dinner-first'),
+  toughest: say('log.toughest-animal-first'),
+  heaviest: say('log.heaviest-first'),
 };
-const SPECIES_WORDS: Readonly<Record<Species, string>> = { beef: 'Beef', pork: 'Pork', lamb: 'Lamb', goat: 'Goat' };
+const SPECIES_WORDS: Readonly<Record<Species, Message>> = {
+  beef: say('log.beef'),
+  pork: say('log.pork'),
+  lamb: say('log.lamb'),
+  goat: say('log.goat'),
+};
 
 /** What is looked for in the log. */
 export type Sought = Partial<Omit<LogQuery, 'offset' | 'limit'>>;
@@ -30,55 +37,69 @@ export function LogFilters({ sought, change }: Props): ReactNode {
     <div className={styles['log-filters']} role="search">
       <Input.Search
         allowClear
-        placeholder="Look for words"
-        aria-label="Look for words"
+        placeholder={t('log.look-for-words')}
+        aria-label={t('log.look-for-words')}
         onChange={(event) => change({ text: event.target.value })}
       />
       <Select
         allowClear
         showSearch={{ optionFilterProp: 'label' }}
-        placeholder="Any cut"
-        aria-label="Cut"
+        placeholder={t('log.any-cut')}
+        aria-label={t('log.cut')}
         value={sought.cut ?? null}
         options={CUTS.map(({ id }) => ({ value: id, label: cutName(id) }))}
         onChange={(cut: string | null) => change({ cut: cut ?? undefined })}
       />
       <Select
         allowClear
-        placeholder="Any animal"
-        aria-label="Animal"
+        placeholder={t('log.any-animal')}
+        aria-label={t('log.animal')}
         value={sought.species ?? null}
-        options={SPECIES.map((value) => ({ value, label: SPECIES_WORDS[value] }))}
+        options={SPECIES.map((value) => ({ value, label: textOf(SPECIES_WORDS[value]) }))}
         onChange={(species: Species | null) => change({ species: species ?? undefined })}
       />
       <Select
         allowClear
-        placeholder="Any cooker"
-        aria-label="Cooker"
+        placeholder={t('log.any-cooker')}
+        aria-label={t('log.cooker')}
         value={sought.cooker ?? null}
         options={cookers.map(({ cooker: { name } }) => ({ value: name, label: name }))}
         onChange={(cooker: string | null) => change({ cooker: cooker ?? undefined })}
       />
       <Select
         allowClear
-        placeholder="Any outcome"
-        aria-label="How it came out"
+        placeholder={t('log.any-outcome')}
+        aria-label={t('log.how-it-came-out')}
         value={sought.result ?? null}
-        options={RESULTS.map((value) => ({ value, label: RESULT_WORDS[value] }))}
+        options={RESULTS.map((value) => ({ value, label: textOf(RESULT_WORDS[value]) }))}
         onChange={(result: Result | null) => change({ result: result ?? undefined })}
       />
       <label className={styles['log-date']}>
-        from
-        <Input type="date" aria-label="From" onChange={(event) => change({ from: event.target.value || undefined })} />
+        {rich('log.from-2', {
+          input: (
+            <Input
+              type="date"
+              aria-label={t('log.from')}
+              onChange={(event) => change({ from: event.target.value || undefined })}
+            />
+          ),
+        })}
       </label>
       <label className={styles['log-date']}>
-        to
-        <Input type="date" aria-label="To" onChange={(event) => change({ to: event.target.value || undefined })} />
+        {rich('log.to-2', {
+          input: (
+            <Input
+              type="date"
+              aria-label={t('log.to')}
+              onChange={(event) => change({ to: event.target.value || undefined })}
+            />
+          ),
+        })}
       </label>
       <Select
-        aria-label="Sorted"
+        aria-label={t('log.sorted')}
         value={sought.sort ?? 'newest'}
-        options={LOG_SORTS.map((value) => ({ value, label: SORT_WORDS[value] }))}
+        options={LOG_SORTS.map((value) => ({ value, label: textOf(SORT_WORDS[value]) }))}
         onChange={(sort: LogQuery['sort']) => change({ sort })}
       />
     </div>

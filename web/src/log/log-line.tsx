@@ -5,13 +5,17 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useUnits } from '../shared/use-units';
 import styles from './log.module.css';
-import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
+import { cameOut, cutName, lateWords, RESULT_SHAPES } from './words';
+import { t } from '../language/t';
 
 /** One cook of the log in a line. */
 export function LogLine({ item }: { readonly item: LogItem }): ReactNode {
   const { print } = useUnits();
   const { id, servedAt, name, cut, boughtG, cooker, result, pressure, lateMinutes, burns } = item;
-  const off = [lateWords(lateMinutes), burns > 0 ? `■ ${burns === 1 ? 'burn error' : `${burns} burn errors`}` : ''];
+  const off = [
+    lateWords(lateMinutes),
+    burns > 0 ? `■ ${burns === 1 ? t('log.burn-error') : t('log.burn-errors', { burns })}` : '',
+  ];
   return (
     <li>
       <span className="figure dim log-when">{dayjs(servedAt).format('D MMM YYYY')}</span>
@@ -19,11 +23,16 @@ export function LogLine({ item }: { readonly item: LogItem }): ReactNode {
         {name}
       </Link>
       <span className="dim">
-        {print('mass', boughtG)} of {cutName(cut).toLowerCase()}, {cooker.replace(/^The /, 'the ')}
-        {pressure.actual === null ? '' : `, ${Math.round(pressure.actual)} min`}
+        {t('log.of-min', {
+          mass: print('mass', boughtG),
+          cutName: cutName(cut).toLowerCase(),
+          cooker: cooker.replace(/^The /, 'the '),
+          actual: pressure.actual === null,
+          actual2: Math.round(pressure.actual ?? 0),
+        })}
       </span>
       <span className={clsx(styles['log-result'], result)}>
-        {RESULT_WORDS[result].slice(0, 2)}
+        {RESULT_SHAPES[result]}
         {cameOut(item)}
       </span>
       <span className={styles['log-off']}>{off.filter((text) => text !== '' && text !== 'on time').join(', ')}</span>

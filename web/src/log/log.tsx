@@ -12,6 +12,7 @@ import { LogLine } from './log-line';
 import { PastCookForm } from './past-cook-form';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
+import { t } from '../language/t';
 
 const A_PAGE = 20;
 function queryOf(sought: Sought, page: number): string {
@@ -39,18 +40,14 @@ export function Log(): ReactNode {
   };
   const filtered = Object.values(sought).some((value) => value !== undefined && value !== '');
   const list = found.error ? (
-    <Trouble what="The log cannot be shown." error={found.error} again={() => void found.refetch()} />
+    <Trouble what={t('log.the-log-cannot-be-shown')} error={found.error} again={() => void found.refetch()} />
   ) : found.data === undefined ? (
-    <p className="dim">Opening…</p>
+    <p className="dim">{t('log.opening')}</p>
   ) : found.data.total === 0 ? (
-    <p className="dim">
-      {filtered
-        ? 'Nothing in the log is like that.'
-        : 'Nothing yet. A cook is in the log once it is closed at the pot; one from before can be added by hand.'}
-    </p>
+    <p className="dim">{filtered ? t('log.nothing-in-the-log-is') : t('log.nothing-yet-a-cook-is')}</p>
   ) : (
     <>
-      <ul className="log-list" aria-label="Cooks">
+      <ul className="log-list" aria-label={t('log.cooks')}>
         {found.data.items.map((item) => (
           <LogLine key={item.id} item={item} />
         ))}
@@ -69,9 +66,9 @@ export function Log(): ReactNode {
   return (
     <div className={clsx('room', styles['log-room'])}>
       <div className="times-head">
-        <h1>Log</h1>
+        <h1>{t('log.log')}</h1>
         <Button type="primary" onClick={() => setAdding(true)}>
-          Add a past cook
+          {t('log.add-a-past-cook')}
         </Button>
       </div>
       <Tabs
@@ -80,7 +77,7 @@ export function Log(): ReactNode {
         items={[
           {
             key: 'cooks',
-            label: 'Cooks',
+            label: t('log.cooks'),
             children: (
               <>
                 <LogFilters sought={sought} change={change} />
@@ -88,7 +85,7 @@ export function Log(): ReactNode {
               </>
             ),
           },
-          { key: 'charts', label: 'What they tell', children: <Charts /> },
+          { key: 'charts', label: t('log.what-they-tell'), children: <Charts /> },
         ]}
       />
       {adding && <PastCookForm close={() => setAdding(false)} />}

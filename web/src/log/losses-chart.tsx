@@ -3,6 +3,8 @@ import type { ReactNode } from 'react';
 import { Chart } from './chart';
 import { MOST_ROWS, StackedRows, type StackedRow } from './stacked-rows';
 import { cutName } from './words';
+import { t } from '../language/t';
+import { say } from '@hervir/language';
 
 type Loss = LogCharts['losses'][number];
 
@@ -34,9 +36,9 @@ export function partsOf({ trim, cook }: Pick<Loss, 'trim' | 'cook'>): LossPart[]
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const KINDS = {
-  trimmed: { fill: 'var(--brass)', sign: '▲', word: 'trimmed off' },
-  lost: { fill: 'var(--steam)', sign: '■', word: 'lost in the pot' },
-  plate: { fill: 'var(--herb)', sign: '●', word: 'on the plate' },
+  trimmed: { fill: 'var(--brass)', sign: '▲', word: say('log.trimmed-off') },
+  lost: { fill: 'var(--steam)', sign: '■', word: say('log.lost-in-the-pot') },
+  plate: { fill: 'var(--herb)', sign: '●', word: say('log.on-the-plate') },
 } as const;
 /** Narrower, a part has no room for its figure, px. */
 const WORTH_SAYING = 62;
@@ -48,14 +50,14 @@ export function Losses({ losses }: { readonly losses: LogCharts['losses'] }): Re
   const mean = rows.reduce((sum, row) => sum + (row.cook ?? 0) * row.cooks, 0) / Math.max(1, cooks);
   const answer =
     rows.length === 0
-      ? 'Not known yet: weigh the meat when it is cooked.'
-      : `Cooking takes ${percent(mean)} on the whole, bone and juice counted.`;
+      ? t('log.not-known-yet-weigh-the')
+      : t('log.cooking-takes-on-the-whole', { percent: percent(mean) });
   const inWords = rows.map(({ cut, trim, cook }) => {
-    const trimmed = trim === null ? '' : `${percent(trim)} trimmed off, `;
-    return `${cutName(cut)}: ${trimmed}${percent(cook ?? 0)} lost in the pot`;
+    const trimmed = trim === null ? '' : t('log.trimmed-off-2', { percent: percent(trim) });
+    return t('log.lost-in-the-pot-2', { cutName: cutName(cut), trimmed, percent: percent(cook ?? 0) });
   });
   return (
-    <Chart question="How much do I lose on trimming and cooking?" answer={answer}>
+    <Chart question={t('log.how-much-do-i-lose')} answer={answer}>
       <StackedRows
         rows={rows.map(rowOf)}
         kinds={KINDS}

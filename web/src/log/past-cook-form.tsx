@@ -23,6 +23,7 @@ import { cutName } from './words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
 import { useFocusBack } from '../shared/use-focus-back';
+import { t, textOf } from '../language/t';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
@@ -55,9 +56,9 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
     }
   };
   return (
-    <Modal title="Add a past cook" open okText="Add it" onOk={() => void save()} onCancel={close}>
+    <Modal title={t('log.add-a-past-cook')} open okText={t('log.add-it')} onOk={() => void save()} onCancel={close}>
       <div className={clsx('fields', styles['past-cook'])}>
-        <Field label="Day">
+        <Field label={t('log.day')}>
           {(at) => (
             <Input
               id={at}
@@ -68,7 +69,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
             />
           )}
         </Field>
-        <Field label="Cut">
+        <Field label={t('log.cut')}>
           {(at) => (
             <Select
               id={at}
@@ -83,20 +84,20 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
             />
           )}
         </Field>
-        <Field label="Cut how">
+        <Field label={t('log.cut-how')}>
           {(at) => (
             <Select
               id={at}
               value={form}
-              options={cutById(cut).forms.map((one) => ({ value: one, label: FORM_PHRASES[one] }))}
+              options={cutById(cut).forms.map((one) => ({ value: one, label: textOf(FORM_PHRASES[one]) }))}
               onChange={setForm}
             />
           )}
         </Field>
-        <Field label="How much">
+        <Field label={t('log.how-much')}>
           {() => (
             <QuantityInput
-              label="How much meat"
+              label={t('log.how-much-meat')}
               kind="mass"
               value={grams}
               range={LIMITS.meatGrams}
@@ -104,22 +105,22 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
             />
           )}
         </Field>
-        <Field label="Cooker">
+        <Field label={t('log.cooker')}>
           {(at) => (
             <Select
               id={at}
               value={cooker ?? cookers[0]?.id ?? null}
-              placeholder="a middling electric pot"
+              placeholder={t('log.a-middling-electric-pot')}
               options={cookers.map((one) => ({ value: one.id, label: one.cooker.name }))}
               onChange={setCooker}
             />
           )}
         </Field>
-        <Field label="Under pressure">
+        <Field label={t('log.under-pressure')}>
           {(at) => (
             <InputNumber
               id={at}
-              suffix="min"
+              suffix={t('log.min')}
               min={0}
               max={LIMITS.pressureMinutes.max}
               value={minutes}
@@ -127,27 +128,27 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
             />
           )}
         </Field>
-        <Field label="It was to be">
+        <Field label={t('log.it-was-to-be')}>
           {(at) => (
             <Select
               id={at}
               value={target}
-              options={TARGETS.map((one) => ({ value: one, label: WANTED_WORDS[one] }))}
+              options={TARGETS.map((one) => ({ value: one, label: textOf(WANTED_WORDS[one]) }))}
               onChange={setTarget}
             />
           )}
         </Field>
-        <Field label="It came out">
+        <Field label={t('log.it-came-out')}>
           {(at) => (
             <Select
               id={at}
               value={grade}
-              options={GRADES.map((one) => ({ value: one, label: GRADE_WORDS[one] }))}
+              options={GRADES.map((one) => ({ value: one, label: textOf(GRADE_WORDS[one]) }))}
               onChange={setGrade}
             />
           )}
         </Field>
-        <Field label="A word on it">
+        <Field label={t('log.a-word-on-it')}>
           {(at) => (
             <Input.TextArea
               id={at}

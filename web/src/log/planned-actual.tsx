@@ -7,6 +7,7 @@ import { useWidth } from '../shared/use-width';
 import { clockAt } from '../shared/words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
+import { t } from '../language/t';
 
 const HEIGHT = 108;
 const ROWS = { planned: 24, actual: 58 } as const;
@@ -87,9 +88,8 @@ export function PlannedActual({
     Math.max(2, Math.floor(width / TICK_WIDTH)),
   );
   const words = state.took
-    .map(
-      ({ section, planned: p, actual: a }) =>
-        `${SECTION_WORDS[section]}: planned ${Math.round(p)}, took ${Math.round(a)} minutes.`,
+    .map(({ section, planned: p, actual: a }) =>
+      t('log.planned-took-minutes', { sectionWords: SECTION_WORDS[section], p: Math.round(p), a: Math.round(a) }),
     )
     .join(' ');
   const row = (name: keyof typeof ROWS, parts: readonly Part[]): ReactNode => (
@@ -125,7 +125,7 @@ export function PlannedActual({
     </g>
   );
   return (
-    <figure className={clsx('vessel', 'cook-line', styles['log-line'])} aria-label="Planned against actual">
+    <figure className={clsx('vessel', 'cook-line', styles['log-line'])} aria-label={t('log.planned-against-actual')}>
       <figcaption className="visually-hidden">{words}</figcaption>
       <div ref={ref}>
         {width > 0 && (
@@ -159,7 +159,7 @@ export function PlannedActual({
                   textAnchor="end"
                   style={{ fill: 'var(--text)', fontWeight: 700 }}
                 >
-                  {mealWords(endsInFridge(guide)).short}, as planned
+                  {t('log.as-planned', { short: mealWords(endsInFridge(guide)).short })}
                 </text>
               </g>
             )}

@@ -1,6 +1,7 @@
 import type { LogItem } from '@hervir/contract';
 import { printDuration, runTimesOf, SECTION_WORDS, upperFirst, type CookState } from '@hervir/core';
 import type { ReactNode } from 'react';
+import { t } from '../language/t';
 
 /** Every lid of a cook, and every part of a day, planned against actual; of one that was not cooked here, what its line says. */
 function plannedAndActual(
@@ -9,20 +10,20 @@ function plannedAndActual(
 ): (readonly [string, { readonly planned: number | null; readonly actual: number | null }])[] {
   if (state === null) {
     return [
-      ['To the pin', item.toPin],
-      ['Under pressure', item.pressure],
-      ['Letting down', item.release],
+      [t('log.to-the-pin'), item.toPin],
+      [t('log.under-pressure'), item.pressure],
+      [t('log.letting-down'), item.release],
     ];
   }
   if (item.source === 'warmed') {
     return state.took.map(({ section, planned, actual }) => [upperFirst(SECTION_WORDS[section]), { planned, actual }]);
   }
   return runTimesOf(state).flatMap(({ run, toPin, pressure, release }) => {
-    const at = run === 1 ? '' : `, lid ${run}`;
+    const at = run === 1 ? '' : t('log.lid', { run });
     return [
-      [`Coming to pressure${at}`, toPin] as const,
-      [`Under pressure${at}`, pressure] as const,
-      [`Letting down${at}`, release] as const,
+      [t('log.coming-to-pressure', { at }), toPin] as const,
+      [t('log.under-pressure-2', { at }), pressure] as const,
+      [t('log.letting-down-2', { at }), release] as const,
     ];
   });
 }
@@ -36,14 +37,14 @@ interface Props {
 /** Part by part, what it was to take and what it took. */
 export function PlannedCard({ item, state }: Props): ReactNode {
   return (
-    <section className="vessel side-card" aria-label="Planned and actual">
-      <h2>Planned and actual</h2>
+    <section className="vessel side-card" aria-label={t('log.planned-and-actual')}>
+      <h2>{t('log.planned-and-actual')}</h2>
       <table className="plain-table">
         <thead>
           <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Planned</th>
-            <th scope="col">Was</th>
+            <th scope="col">{t('log.part')}</th>
+            <th scope="col">{t('log.planned')}</th>
+            <th scope="col">{t('log.was')}</th>
           </tr>
         </thead>
         <tbody>

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart, CHART_HEIGHT as HEIGHT } from './chart';
 import styles from './log.module.css';
+import { t } from '../language/t';
 
 const LEFT = 40;
 /** Where no point is drawn, the axis may begin anywhere. */
@@ -27,20 +28,20 @@ export function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): R
   }));
   const answer =
     middles.length === 0
-      ? 'Not known yet: no cook told when the pin rose.'
+      ? t('log.not-known-yet-no-cook-told')
       : middles
           .map(({ cooker, ratio }) => {
             const off = Math.round(Math.abs(ratio - 1) * 100);
             return off < 4
-              ? `${cooker}: the pin is up when planned.`
-              : `${cooker}: the pin is up ${off} % ${ratio > 1 ? 'later' : 'sooner'} than planned, in the middle of its cooks.`;
+              ? t('log.the-pin-is-up-when', { cooker })
+              : t('log.the-pin-is-up-than', { cooker, off, ratio: ratio > 1 });
           })
           .join(' ');
   const [from = NO_DAY, to = NO_DAY] = extent(points, ({ at }) => Date.parse(at));
   const x = scaleLinear([from, to], [LEFT, Math.max(LEFT, width - 10)]);
   const y = scaleLog([0.6, 1.7], [HEIGHT - 22, 10]).clamp(true);
   return (
-    <Chart question="Is my pot slower than reckoned?" answer={answer}>
+    <Chart question={t('log.is-my-pot-slower-than')} answer={answer}>
       <div ref={ref}>
         {width > 0 && points.length > 0 && (
           <svg width={width} height={HEIGHT} role="img" aria-label={answer}>

@@ -2,6 +2,8 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import styles from './log.module.css';
+import { textOf } from '../language/t';
+import type { Message } from '@hervir/language';
 
 /** One row, px. */
 const ROW = 26;
@@ -14,7 +16,7 @@ export const MOST_ROWS = 8;
 export interface StackKind {
   readonly fill: string;
   readonly sign: string;
-  readonly word: string;
+  readonly word: Message;
 }
 
 /** One row: its name, and its parts from the left. */
@@ -85,8 +87,8 @@ export function StackedRows<K extends string>({ rows, kinds, most, leastText = 0
       </div>
       <p className={styles['log-legend']}>
         {Object.values<StackKind>(kinds).map(({ fill, sign, word }) => (
-          <span key={word} style={{ color: fill }}>
-            {sign} {word}
+          <span key={sign} style={{ color: fill }}>
+            {sign} {textOf(word)}
           </span>
         ))}
       </p>

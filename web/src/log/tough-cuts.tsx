@@ -3,6 +3,8 @@ import type { ReactNode } from 'react';
 import { Chart } from './chart';
 import { MOST_ROWS, StackedRows, type StackedRow } from './stacked-rows';
 import { cutName } from './words';
+import { t } from '../language/t';
+import { say } from '@hervir/language';
 
 /** How often each cut came out short of what was wanted, as wanted, or past it. */
 export function ToughCuts({ cuts }: { readonly cuts: LogCharts['cuts'] }): ReactNode {
@@ -11,21 +13,25 @@ export function ToughCuts({ cuts }: { readonly cuts: LogCharts['cuts'] }): React
   const answer =
     worst === undefined
       ? cuts.length === 0
-        ? 'Not known yet: no cook was tried with a fork.'
-        : 'None so far.'
-      : `${cutName(worst.cut)}: ${worst.short} of ${worst.short + worst.asWanted + worst.past} came out short of what was wanted.`;
+        ? t('log.not-known-yet-no-cook-was')
+        : t('log.none-so-far')
+      : t('log.of-came-out-short-of', {
+          cutName: cutName(worst.cut),
+          short: worst.short,
+          short2: worst.short + worst.asWanted + worst.past,
+        });
   const most = Math.max(1, ...rows.map(({ short, asWanted, past }) => short + asWanted + past));
   return (
-    <Chart question="Which cuts come out tough?" answer={answer}>
+    <Chart question={t('log.which-cuts-come-out-tough')} answer={answer}>
       <StackedRows rows={rows.map(rowOf)} kinds={KINDS} most={most} label={answer} />
     </Chart>
   );
 }
 
 const KINDS = {
-  short: { fill: 'var(--brass)', sign: '▲', word: 'short of it' },
-  asWanted: { fill: 'var(--herb)', sign: '●', word: 'as wanted' },
-  past: { fill: 'var(--ember)', sign: '■', word: 'past it' },
+  short: { fill: 'var(--brass)', sign: '▲', word: say('log.short-of-it-2') },
+  asWanted: { fill: 'var(--herb)', sign: '●', word: say('log.as-wanted-2') },
+  past: { fill: 'var(--ember)', sign: '■', word: say('log.past-it-2') },
 } as const;
 
 /** How often a cut came out so, one after another; what never happened has no part. */

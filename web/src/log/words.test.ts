@@ -2,6 +2,7 @@ import { GRADES } from '@hervir/core';
 import { driftWords, ON_TIME } from '../cook/drift-words';
 import { learntWords } from '../shared/learnt-words';
 import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
+import { textOf } from '../language/t';
 
 describe('how a cook came out, in words', () => {
   test('as wanted is one word; otherwise what it is and what it is not', () => {
@@ -19,7 +20,7 @@ describe('how a cook came out, in words', () => {
   });
 
   test('each result has a word and a shape of its own: never colour alone', () => {
-    const words = Object.values(RESULT_WORDS);
+    const words = Object.values(RESULT_WORDS).map(textOf);
     expect(new Set(words).size).toBe(words.length);
     expect(words.filter((word) => /^[▲●■]/.test(word)).map((word) => word[0])).toEqual(['▲', '●', '■']);
   });

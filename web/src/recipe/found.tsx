@@ -5,7 +5,8 @@ import { clsx } from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { QuantityInput } from '../shared/quantity-input';
 import styles from './from-recipe.module.css';
-import { CHOICES, valueOf, WHEN_WORDS } from './line-choices';
+import { choices, valueOf, WHEN_WORDS } from './line-choices';
+import { t, textOf } from '../language/t';
 
 /** Whether a line is to be looked at: not understood, or with an amount that nobody said. */
 const isUnsure = ({ as, guess, when }: RecipeLine): boolean =>
@@ -39,22 +40,22 @@ export function Found({ reading, said, ...corrections }: Props): ReactNode {
   return (
     <>
       <h2>
-        {name === '' ? 'A recipe without a name' : name}
-        {servings === null ? '' : `, for ${servings}`}
+        {name === '' ? t('recipe.a-recipe-without-a-name') : name}
+        {servings === null ? '' : t('recipe.for', { servings })}
       </h2>
-      <ul className="reasons" aria-label="What was made of it">
+      <ul className="reasons" aria-label={t('recipe.what-was-made-of-it')}>
         {notes.map((note) => (
           <li key={note}>{note}</li>
         ))}
       </ul>
       {lines.length > 0 && (
-        <table className={clsx('plain-table', styles['recipe-lines'])} aria-label="Ingredients">
+        <table className={clsx('plain-table', styles['recipe-lines'])} aria-label={t('recipe.ingredients')}>
           <thead>
             <tr>
-              <th scope="col">As written</th>
-              <th scope="col">Taken for</th>
-              <th scope="col">How much</th>
-              <th scope="col">Goes in</th>
+              <th scope="col">{t('recipe.as-written')}</th>
+              <th scope="col">{t('recipe.taken-for')}</th>
+              <th scope="col">{t('recipe.how-much')}</th>
+              <th scope="col">{t('recipe.goes-in')}</th>
             </tr>
           </thead>
           <tbody>
@@ -71,7 +72,7 @@ export function Found({ reading, said, ...corrections }: Props): ReactNode {
       )}
       {method.length > 0 && (
         <details className={styles['recipe-method']}>
-          <summary>Its method, with the times that were found</summary>
+          <summary>{t('recipe.its-method-with-the-times')}</summary>
           <ol>
             {method.map(({ text, found }, i) => (
               <li key={`${i}-${text}`}>
@@ -102,17 +103,17 @@ function LineRow({ i, line, said, onCorrect, onWeigh, onWhen }: RowProps): React
       <td>{text}</td>
       <td>
         <Select
-          aria-label={`Taken for: ${text}`}
+          aria-label={t('recipe.taken-for-2', { text })}
           showSearch={{ optionFilterProp: 'label' }}
           value={valueOf(as)}
-          options={CHOICES.map(({ label, options }) => ({ label, options: [...options] }))}
+          options={choices().map(({ label, options }) => ({ label, options: [...options] }))}
           onChange={(value) => onCorrect(i, value)}
         />
       </td>
       <td>
         {counts && (
           <QuantityInput
-            label={`How much: ${text}`}
+            label={t('recipe.how-much-2', { text })}
             kind={as.kind === 'liquid' ? 'volume' : 'mass'}
             value={grams ?? undefined}
             range={LIMITS.recipeGrams}
@@ -125,16 +126,16 @@ function LineRow({ i, line, said, onCorrect, onWeigh, onWhen }: RowProps): React
             {guess}
           </small>
         )}
-        {said && <small className={styles['recipe-guess']}>● as you said</small>}
+        {said && <small className={styles['recipe-guess']}>{t('recipe.as-you-said')}</small>}
       </td>
       <td>
         {whens && (
           <Select
-            aria-label={`Goes in: ${text}`}
+            aria-label={t('recipe.goes-in-2', { text })}
             value={when}
-            placeholder="not in the pot"
+            placeholder={t('recipe.not-in-the-pot')}
             popupMatchSelectWidth={220}
-            options={whens.map((value) => ({ value, label: WHEN_WORDS[value] }))}
+            options={whens.map((value) => ({ value, label: textOf(WHEN_WORDS[value]) }))}
             onChange={(value: RecipeWhen) => onWhen(i, value)}
           />
         )}

@@ -6,6 +6,7 @@ import styles from './from-recipe.module.css';
 import { asOf } from './line-choices';
 import { MakeThePlan } from './make-the-plan';
 import { useRecipe } from './use-recipe';
+import { t } from '../language/t';
 
 /** A recipe of anybody's, pasted or from a file, made into a plan: every guess beside the line it was made from. */
 export function FromRecipe(): ReactNode {
@@ -13,16 +14,13 @@ export function FromRecipe(): ReactNode {
   const { text, setText, right, reading, wrong, setWrong, busy, cookerId, takeCooker, begin, putRight } = useRecipe();
   return (
     <div className="room from-recipe">
-      <h1>From a recipe</h1>
-      <p className="dim">
-        Paste a recipe, or the whole source of a page with one. Hervir says what it takes each line for; nothing is kept
-        until you make the plan.
-      </p>
+      <h1>{t('recipe.from-a-recipe')}</h1>
+      <p className="dim">{t('recipe.paste-a-recipe-or-the')}</p>
       <Input.TextArea
-        aria-label="The recipe"
+        aria-label={t('recipe.the-recipe')}
         rows={reading ? 3 : 10}
         value={text}
-        placeholder="1.5 kg goat shoulder, in chunks …"
+        placeholder={t('recipe.1-5-kg-goat-shoulder')}
         onChange={(event) => setText(event.target.value)}
         onDrop={(event) => {
           const [file] = event.dataTransfer.files;
@@ -38,7 +36,7 @@ export function FromRecipe(): ReactNode {
           disabled={text.trim() === ''}
           onClick={() => begin(text)}
         >
-          Read it
+          {t('recipe.read-it')}
         </Button>
         <Upload
           accept=".html,.htm,.json,.jsonld,.txt,.md,text/*,application/json"
@@ -48,12 +46,12 @@ export function FromRecipe(): ReactNode {
             return false;
           }}
         >
-          <Button>From a file…</Button>
+          <Button>{t('recipe.from-a-file')}</Button>
         </Upload>
         <Select
-          aria-label="In which cooker"
+          aria-label={t('recipe.in-which-cooker')}
           value={cookerId ?? null}
-          placeholder="a medium electric pot"
+          placeholder={t('recipe.a-medium-electric-pot')}
           options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
           onChange={takeCooker}
         />

@@ -10,58 +10,69 @@ import {
   upperFirst,
   VEGETABLES,
 } from '@hervir/core';
+import { t } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 export type As = RecipeLine['as'];
 
 /** Everything a line can be, as one list to choose from; the value says which. */
-export const CHOICES: readonly {
+export const choices = (): readonly {
   readonly label: string;
   readonly options: readonly { readonly value: string; readonly label: string }[];
-}[] = [
-  { label: 'Meat', options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(cutTitle(cut)) })) },
+}[] => [
   {
-    label: 'Poured in',
+    label: t('recipe.meat'),
+    options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(cutTitle(cut)) })),
+  },
+  {
+    label: t('recipe.poured-in'),
     options: LIQUIDS.filter(({ kind }) => kind === 'liquid' || kind === 'sauce').map(({ id, name }) => ({
       value: `liquid:${id}`,
       label: name,
     })),
   },
   {
-    label: 'Thick, sweet or creamy',
+    label: t('recipe.thick-sweet-or-creamy'),
     options: LIQUIDS.filter(({ kind }) => kind !== 'liquid').map(({ id, name }) => ({
       value: `addition:${id}`,
-      label: `${name}, kept off the base`,
+      label: t('recipe.kept-off-the-base', { name }),
     })),
   },
   {
-    label: 'Thickens the sauce',
+    label: t('recipe.thickens-the-sauce'),
     options: THICKENER_KINDS.map(({ id, name }) => ({ value: `thickener:${id}`, label: upperFirst(name) })),
   },
-  { label: 'Vegetable', options: VEGETABLES.map(({ id, name }) => ({ value: `vegetable:${id}`, label: name })) },
-  { label: 'Grain', options: GRAINS.map(({ id, name }) => ({ value: `grain:${id}`, label: name })) },
   {
-    label: 'For the sauté',
-    options: AROMATICS.map(({ id, name }) => ({ value: `aromatic:${id}`, label: `${name}, sautéed or laid in` })),
+    label: t('recipe.vegetable'),
+    options: VEGETABLES.map(({ id, name }) => ({ value: `vegetable:${id}`, label: name })),
+  },
+  { label: t('recipe.grain'), options: GRAINS.map(({ id, name }) => ({ value: `grain:${id}`, label: name })) },
+  {
+    label: t('recipe.for-the-saute'),
+    options: AROMATICS.map(({ id, name }) => ({
+      value: `aromatic:${id}`,
+      label: t('recipe.sauteed-or-laid-in', { name }),
+    })),
   },
   {
-    label: 'Not reckoned',
+    label: t('recipe.not-reckoned'),
     options: [
-      { value: 'by-taste', label: 'By taste' },
-      { value: 'unknown', label: 'Not understood' },
-      { value: 'heading', label: 'A heading' },
+      { value: 'by-taste', label: t('recipe.by-taste') },
+      { value: 'unknown', label: t('recipe.not-understood') },
+      { value: 'heading', label: t('recipe.a-heading') },
     ],
   },
 ];
 
 /** When a line goes in, as it is chosen. */
-export const WHEN_WORDS: Readonly<Record<RecipeWhen, string>> = {
-  auto: 'when Hervir finds best',
-  start: 'with the first lid',
-  'second-run': 'in a second run',
-  simmer: 'in the simmer after',
-  end: 'off the heat, at the end',
-  marinade: 'into the marinade',
-  rub: 'into the rub',
+export const WHEN_WORDS: Readonly<Record<RecipeWhen, Message>> = {
+  auto: say('recipe.when-hervir-finds-best'),
+  start: say('recipe.with-the-first-lid'),
+  'second-run': say('recipe.in-a-second-run'),
+  simmer: say('recipe.in-the-simmer-after'),
+  end: say('recipe.off-the-heat-at-the'),
+  marinade: say('recipe.into-the-marinade'),
+  rub: say('recipe.into-the-rub'),
 };
 
 /** The choice that a line is. */

@@ -8,6 +8,7 @@ import { useNow } from '../shared/use-now';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
 import { dayOptions, wallClockOn } from '../shared/words';
 import styles from './from-recipe.module.css';
+import { rich, t } from '../language/t';
 
 /** The recipe is kept for some time or other. */
 const NO_DAY = 'none';
@@ -26,21 +27,33 @@ export function MakeThePlan({ plan, onFault }: Props): ReactNode {
   const [time, setTime] = useState(USUAL_TIME);
   return (
     <div className={styles['recipe-row']}>
-      <span className="recipe-when" role="group" aria-label="When we eat">
-        We eat{' '}
-        <Select
-          aria-label="Which day"
-          value={day}
-          popupMatchSelectWidth={180}
-          options={[{ value: NO_DAY, label: 'on no day yet' }, ...dayOptions(day === NO_DAY ? null : day, now)]}
-          onChange={setDay}
-        />
-        {day !== NO_DAY && (
-          <>
-            {' '}
-            at <TimeInput label="At what time" value={time} onChange={setTime} style={{ width: '5.625rem' }} />
-          </>
-        )}
+      <span className="recipe-when" role="group" aria-label={t('recipe.when-we-eat')}>
+        {rich('recipe.we-eat', {
+          select: (
+            <Select
+              aria-label={t('recipe.which-day')}
+              value={day}
+              popupMatchSelectWidth={180}
+              options={[
+                { value: NO_DAY, label: t('recipe.on-no-day-yet') },
+                ...dayOptions(day === NO_DAY ? null : day, now),
+              ]}
+              onChange={setDay}
+            />
+          ),
+          day:
+            day !== NO_DAY &&
+            rich('recipe.at', {
+              timeInput: (
+                <TimeInput
+                  label={t('recipe.at-what-time')}
+                  value={time}
+                  onChange={setTime}
+                  style={{ width: '5.625rem' }}
+                />
+              ),
+            }),
+        })}
       </span>
       <Button
         type="primary"
@@ -56,7 +69,7 @@ export function MakeThePlan({ plan, onFault }: Props): ReactNode {
           )
         }
       >
-        Make the plan
+        {t('recipe.make-the-plan')}
       </Button>
     </div>
   );

@@ -5,6 +5,7 @@ import { Refused, request } from '../api/client';
 import { useCookers } from '../api/queries';
 import { remember, remembered } from '../shared/session';
 import type { As } from './line-choices';
+import { t } from '../language/t';
 
 /** What the cook has put right, each by the place of its line. */
 interface PutRight {
@@ -60,7 +61,10 @@ export function useRecipe(): RecipeHere {
     if (source.trim() === '') return;
     if (source.length > LONGEST_RECIPE) {
       setWrong(
-        `This is too much to read: ${(source.length / 1e6).toFixed(1)} million characters; allowed: up to ${LONGEST_RECIPE / 1e6} million. The recipe’s own text is enough.`,
+        t('recipe.this-is-too-much-to', {
+          sourceCount: (source.length / 1e6).toFixed(1),
+          longestRecipe: LONGEST_RECIPE / 1e6,
+        }),
       );
       return;
     }
@@ -78,7 +82,7 @@ export function useRecipe(): RecipeHere {
     } catch (error) {
       const faults =
         error instanceof Refused
-          ? error.faults.map(({ path, problem, allowed }) => `${path}: ${problem}; allowed: ${allowed}`)
+          ? error.faults.map(({ path, problem, allowed }) => t('recipe.allowed', { path, problem, allowed }))
           : [];
       setWrong(faults.length > 0 ? faults.join('. ') : error instanceof Error ? error.message : String(error));
     } finally {

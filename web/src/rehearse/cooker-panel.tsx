@@ -1,21 +1,31 @@
-import { LIMITS, type BurnerLevel, type CookerCommand, type Frame, type Plan, type SauteLevel } from '@hervir/core';
+import {
+  type BurnerLevel,
+  type CookerCommand,
+  type Frame,
+  LIMITS,
+  lowerFirst,
+  type Plan,
+  type SauteLevel,
+} from '@hervir/core';
 import { InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { clsx } from 'clsx';
 import cookerPanelStyles from './cooker-panel.module.css';
 import rehearseStyles from './rehearse.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const SAUTE: readonly (readonly [SauteLevel, string])[] = [
-  ['low', 'Low'],
-  ['mid', 'Mid'],
-  ['high', 'High'],
+const SAUTE: readonly (readonly [SauteLevel, Message])[] = [
+  ['low', say('rehearse.low')],
+  ['mid', say('rehearse.mid')],
+  ['high', say('rehearse.high')],
 ];
-const BURNER: readonly (readonly [BurnerLevel, string])[] = [
-  ['off', 'Off'],
-  ['low', 'Low'],
-  ['medium', 'Medium'],
-  ['hold', 'Just hisses'],
-  ['full', 'Full'],
+const BURNER: readonly (readonly [BurnerLevel, Message])[] = [
+  ['off', say('rehearse.off')],
+  ['low', say('rehearse.low')],
+  ['medium', say('rehearse.medium')],
+  ['hold', say('rehearse.just-hisses')],
+  ['full', say('rehearse.full')],
 ];
 
 interface Props {
@@ -62,7 +72,8 @@ function Lid({ frame }: { readonly frame: Frame }): ReactNode {
   );
 }
 
-const valveWord = (frame: Frame): string => (frame.valve === 'open' ? 'open' : 'closed');
+const valveWord = (frame: Frame): string =>
+  frame.valve === t('rehearse.open') ? t('rehearse.open') : t('rehearse.closed');
 
 /** The controls of the simulated cooker: what a hand presses and turns, and what it shows. */
 export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = false }: Props): ReactNode {
@@ -83,79 +94,97 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
     </button>
   );
   return (
-    <section className={clsx('vessel', cookerPanelStyles['cooker-panel'])} aria-label="The cooker">
+    <section className={clsx('vessel', cookerPanelStyles['cooker-panel'])} aria-label={t('rehearse.the-cooker')}>
       <div className={cookerPanelStyles['panel-top']}>
         <Lid frame={frame} />
         <div className={cookerPanelStyles['panel-read']}>
           <p className={cookerPanelStyles['panel-name']}>{cooker.name}</p>
           {electric ? (
-            <p className={clsx(cookerPanelStyles['panel-display'], frame.mode)} role="status" aria-label="Display">
+            <p
+              className={clsx(cookerPanelStyles['panel-display'], frame.mode)}
+              role="status"
+              aria-label={t('rehearse.display')}
+            >
               {frame.display === '' ? '––' : frame.display}
             </p>
           ) : (
-            <p className={clsx(cookerPanelStyles['panel-display'], cookerPanelStyles['burner'])} aria-label="Burner">
-              {BURNER.find(([level]) => level === frame.level)?.[1] ?? 'Off'}
+            <p
+              className={clsx(cookerPanelStyles['panel-display'], cookerPanelStyles['burner'])}
+              aria-label={t('rehearse.burner')}
+            >
+              {textOf(BURNER.find(([level]) => level === frame.level)?.[1] ?? t('rehearse.off'))}
             </p>
           )}
           <p className={cookerPanelStyles['panel-states']}>
-            <span className={frame.pin ? 'on' : ''}>{frame.pin ? '▲ pin up' : '▽ pin down'}</span>
-            <span className={frame.valve === 'open' ? 'attention' : ''}>valve {valveWord(frame)}</span>
-            <span>lid {frame.lid === 'on' ? 'locked' : 'off'}</span>
+            <span className={frame.pin ? 'on' : ''}>{frame.pin ? t('rehearse.pin-up') : t('rehearse.pin-down')}</span>
+            <span className={frame.valve === 'open' ? 'attention' : ''}>
+              {t('rehearse.valve', { valveWord: valveWord(frame) })}
+            </span>
+            <span>{t('rehearse.lid', { on: frame.lid === 'on' })}</span>
           </p>
         </div>
       </div>
       {electric ? (
         <>
-          <div className="panel-row" role="group" aria-label="Sauté">
-            <span className="panel-label">Sauté</span>
+          <div className="panel-row" role="group" aria-label={t('rehearse.saute')}>
+            <span className="panel-label">{t('rehearse.saute')}</span>
             {SAUTE.map(([level, name]) =>
               choice(
-                name,
+                textOf(name),
                 frame.mode === 'saute' && frame.level === level,
                 { do: 'saute', level },
-                `Sauté ${name.toLowerCase()}`,
+                t('rehearse.saute-2', { name: lowerFirst(textOf(name)) }),
               ),
             )}
           </div>
-          <div className="panel-row" role="group" aria-label="Pressure">
-            <span className="panel-label">Pressure</span>
+          <div className="panel-row" role="group" aria-label={t('rehearse.pressure')}>
+            <span className="panel-label">{t('rehearse.pressure')}</span>
             <InputNumber
-              aria-label="Minutes under pressure"
+              aria-label={t('rehearse.minutes-under-pressure')}
               min={LIMITS.pressureMinutes.min}
               max={LIMITS.pressureMinutes.max}
               value={run}
               disabled={disabled}
               onChange={setWanted}
-              suffix="min"
+              suffix={t('rehearse.min')}
             />
             {choice(
-              'Start',
+              t('rehearse.start'),
               frame.mode === 'pressure',
               { do: 'pressure', minutes: run },
-              `Start ${run} minutes under pressure`,
+              t('rehearse.start-minutes-under-pressure', { run }),
             )}
           </div>
         </>
       ) : (
-        <div className={clsx('panel-row', rehearseStyles['label-above'])} role="group" aria-label="Burner">
-          <span className="panel-label">Burner</span>
+        <div
+          className={clsx('panel-row', rehearseStyles['label-above'])}
+          role="group"
+          aria-label={t('rehearse.burner')}
+        >
+          <span className="panel-label">{t('rehearse.burner')}</span>
           {BURNER.map(([level, name]) =>
-            choice(name, frame.level === level, { do: 'burner', level }, `Burner ${name.toLowerCase()}`),
+            choice(
+              textOf(name),
+              frame.level === level,
+              { do: 'burner', level },
+              t('rehearse.burner-2', { name: lowerFirst(textOf(name)) }),
+            ),
           )}
         </div>
       )}
       <div className="panel-row">
-        {electric && choice('Cancel', false, { do: 'cancel' }, 'Cancel what runs')}
+        {electric && choice(t('rehearse.cancel'), false, { do: 'cancel' }, t('rehearse.cancel-what-runs'))}
         {electric &&
-          choice(frame.keepWarm ? 'Keep-warm on' : 'Keep-warm off', frame.keepWarm, {
+          choice(frame.keepWarm ? t('rehearse.keep-warm-on') : t('rehearse.keep-warm-off'), frame.keepWarm, {
             do: 'keepWarm',
             on: !frame.keepWarm,
           })}
-        {choice(frame.valve === 'open' ? 'Close valve' : 'Open valve', false, {
+        {choice(frame.valve === 'open' ? t('rehearse.close-valve') : t('rehearse.open-valve'), false, {
           do: 'valve',
           to: frame.valve === 'open' ? 'closed' : 'open',
         })}
-        {choice(frame.lid === 'on' ? 'Open lid' : 'Lock lid', false, {
+        {choice(frame.lid === 'on' ? t('rehearse.open-lid') : t('rehearse.lock-lid'), false, {
           do: 'lid',
           to: frame.lid === 'on' ? 'off' : 'on',
         })}

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { useStartRehearsal } from './use-start';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
+import { t } from '../language/t';
 
 /** How it went, each thing against the plan, and the two things to do differently. */
 export function DebriefCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
@@ -17,18 +18,18 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
   const passed = mark === 'passed';
   const again = (): void => void start(exercise ? { exercise: exercise.id } : { plan: record.plan });
   return (
-    <section className={clsx('vessel', 'now-card', styles['debrief'])} aria-label="Debrief">
-      <p className="now-part">Debrief</p>
+    <section className={clsx('vessel', 'now-card', styles['debrief'])} aria-label={t('rehearse.debrief')}>
+      <p className="now-part">{t('rehearse.debrief')}</p>
       <h1 className="now-title">
         {exercise === null
-          ? 'That was the rehearsal.'
+          ? t('rehearse.that-was-the-rehearsal')
           : passed
-            ? `Passed: ${exercise.name}`
-            : `Not yet: ${exercise.name}`}
+            ? t('rehearse.passed', { name: exercise.name })
+            : t('rehearse.not-yet', { name: exercise.name })}
       </h1>
       {exercise && (
         <p className={passed ? styles['debrief-learnt'] : 'now-detail'}>
-          {passed ? exercise.learnt : `Passed when: ${exercise.passMark}`}
+          {passed ? exercise.learnt : t('rehearse.passed-when', { passMark: exercise.passMark })}
         </p>
       )}
       {debrief && debrief.lines.length > 0 && (
@@ -36,10 +37,10 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
           <thead>
             <tr>
               <th scope="col">
-                <span className="visually-hidden">What</span>
+                <span className="visually-hidden">{t('rehearse.what')}</span>
               </th>
-              <th scope="col">Planned</th>
-              <th scope="col">Came out</th>
+              <th scope="col">{t('rehearse.planned')}</th>
+              <th scope="col">{t('rehearse.came-out')}</th>
             </tr>
           </thead>
           <tbody>
@@ -58,7 +59,7 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
       )}
       {debrief && (
         <>
-          <h2>{debrief.differently.length > 0 ? 'Next time' : 'Nothing to do differently'}</h2>
+          <h2>{debrief.differently.length > 0 ? t('rehearse.next-time') : t('rehearse.nothing-to-do-differently')}</h2>
           <ol className="reasons">
             {debrief.differently.map((text) => (
               <li key={text}>{text}</li>
@@ -74,21 +75,21 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
             disabled={busy}
             onClick={() => void start({ exercise: next.id })}
           >
-            Next: {next.name}
+            {t('rehearse.next', { name: next.name })}
           </button>
         ) : (
           <button type="button" className="big-button" disabled={busy} onClick={again}>
-            Do it again
+            {t('rehearse.do-it-again')}
           </button>
         )}
         <div className="now-others">
           {passed && next && (
             <Button size="large" onClick={again}>
-              Do it again
+              {t('rehearse.do-it-again')}
             </Button>
           )}
           <Button size="large" onClick={() => void navigate('/rehearse')}>
-            Back to the exercises
+            {t('rehearse.back-to-the-exercises')}
           </Button>
         </div>
       </div>

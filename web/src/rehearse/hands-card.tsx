@@ -17,6 +17,7 @@ import { act, tellRehearsal } from '../state/rehearsal-store';
 import { clsx } from 'clsx';
 import cookerPanelStyles from './cooker-panel.module.css';
 import rehearseStyles from './rehearse.module.css';
+import { t } from '../language/t';
 
 const CUP_ML = 120;
 
@@ -52,26 +53,41 @@ export function HandsCard({
     </button>
   );
   return (
-    <section className={clsx('vessel', 'side-card', rehearseStyles['hands-card'])} aria-label="Hands">
-      <h2>Hands</h2>
+    <section className={clsx('vessel', 'side-card', rehearseStyles['hands-card'])} aria-label={t('rehearse.hands')}>
+      <h2>{t('rehearse.hands')}</h2>
       <div className="panel-row">
         {step &&
           step.done !== 'checked' &&
-          key('Skip this step', () => void tellRehearsal(step.done, { step: step.id }, false))}
-        {key('Scrape the base', () => void act({ act: 'hand', hand: { do: 'scrape' } }))}
-        {key(`Pour ${print('volume', CUP_ML)} in`, () => void act({ act: 'hand', hand: { do: 'pour', ml: CUP_ML } }))}
+          key(t('rehearse.skip-this-step'), () => void tellRehearsal(step.done, { step: step.id }, false))}
+        {key(t('rehearse.scrape-the-base'), () => void act({ act: 'hand', hand: { do: 'scrape' } }))}
+        {key(
+          t('rehearse.pour-in', { volume: print('volume', CUP_ML) }),
+          () => void act({ act: 'hand', hand: { do: 'pour', ml: CUP_ML } }),
+        )}
         {record.plants.map((plant, i) =>
           plant.where === 'bowl'
-            ? key(`Put ${nameOf(plant)} in`, () => void act({ act: 'hand', hand: { do: 'put', plant: i } }))
+            ? key(
+                t('rehearse.put-in', { nameOf: nameOf(plant) }),
+                () => void act({ act: 'hand', hand: { do: 'put', plant: i } }),
+              )
             : plant.where === 'pot'
-              ? key(`Lift ${nameOf(plant)} out`, () => void act({ act: 'hand', hand: { do: 'lift', plant: i } }))
+              ? key(
+                  t('rehearse.lift-out', { nameOf: nameOf(plant) }),
+                  () => void act({ act: 'hand', hand: { do: 'lift', plant: i } }),
+                )
               : null,
         )}
         {key(
-          'Probe the meat',
-          () => void ask('probe-meat', ({ celsius = 0 }) => `${print('temperature', celsius)} in the middle`),
+          t('rehearse.probe-the-meat'),
+          () =>
+            void ask('probe-meat', ({ celsius = 0 }) =>
+              t('rehearse.in-the-middle', { temperature: print('temperature', celsius) }),
+            ),
         )}
-        {key('Weigh the meat', () => void ask('scale', ({ grams = 0 }) => `${print('mass', grams)} on the scale`))}
+        {key(
+          t('rehearse.weigh-the-meat'),
+          () => void ask('scale', ({ grams = 0 }) => t('rehearse.on-the-scale', { mass: print('mass', grams) })),
+        )}
       </div>
       {read !== null && (
         <p role="status" className="figure">
@@ -92,11 +108,11 @@ export function FaultsCard({
 }): ReactNode {
   const on = new Set<FaultId>(record.faults);
   return (
-    <section className={clsx('vessel', 'side-card', rehearseStyles['faults-card'])} aria-label="Throw in">
-      <h2>Throw in</h2>
+    <section className={clsx('vessel', 'side-card', rehearseStyles['faults-card'])} aria-label={t('rehearse.throw-in')}>
+      <h2>{t('rehearse.throw-in')}</h2>
       <ul>
         {FAULT_WORDS.map(({ id, name, what }) => (
-          <li key={id} title={canBeThrownIn(id, state) ? what : 'What it would spoil is done already.'}>
+          <li key={id} title={canBeThrownIn(id, state) ? what : t('rehearse.what-it-would-spoil-is')}>
             <Checkbox
               checked={on.has(id)}
               disabled={record.finished || (!on.has(id) && !canBeThrownIn(id, state))}

@@ -6,15 +6,18 @@ import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
+import { t } from '../language/t';
 
 const HEIGHT = 210;
 
 /** How near the base is to where it burns, in colour and word. */
 function heat(frame: Frame, cutoutC: number): { tone: string; word: string } {
-  if (frame.lid === 'off' && frame.mode === 'saute') return { tone: 'var(--brass)', word: 'searing' };
+  if (frame.lid === 'off' && frame.mode === 'saute') return { tone: 'var(--brass)', word: t('rehearse.searing') };
   const left = cutoutC - frame.baseC;
-  if (left <= 0) return { tone: 'var(--ember)', word: '■ burns' };
-  return left < 15 ? { tone: 'var(--brass)', word: '▲ close' } : { tone: 'var(--herb)', word: '● safe' };
+  if (left <= 0) return { tone: 'var(--ember)', word: t('rehearse.burns') };
+  return left < 15
+    ? { tone: 'var(--brass)', word: t('rehearse.close') }
+    : { tone: 'var(--herb)', word: t('rehearse.safe') };
 }
 
 /** The pot of the rehearsal cut open, as it is now. */
@@ -25,7 +28,7 @@ export function LiveSection({ frame, forecast }: { readonly frame: Frame; readon
   const g = width > 0 ? sectionGeometry(section, { width, height: HEIGHT }) : null;
   const { tone, word } = heat(frame, forecast.burn.cutoutC - LIKELY_K);
   return (
-    <figure className={clsx('vessel', styles['live-section'])} aria-label="The pot now">
+    <figure className={clsx('vessel', styles['live-section'])} aria-label={t('rehearse.the-pot-now')}>
       <figcaption className="visually-hidden">{section.text}</figcaption>
       <div ref={ref}>
         {g && (
@@ -33,7 +36,11 @@ export function LiveSection({ frame, forecast }: { readonly frame: Frame; readon
             <text x={10} y={20}>
               <tspan className="section-figure">{print('temperature', frame.liquidC)}</tspan>
               <tspan dx={8}>
-                {frame.meat === 'foil' ? 'meat under foil' : frame.meat === 'plate' ? 'meat on a plate' : ''}
+                {frame.meat === 'foil'
+                  ? t('rehearse.meat-under-foil')
+                  : frame.meat === 'plate'
+                    ? t('rehearse.meat-on-a-plate')
+                    : ''}
               </tspan>
             </text>
             <PotDrawing
@@ -41,10 +48,14 @@ export function LiveSection({ frame, forecast }: { readonly frame: Frame; readon
               tone={tone}
               lid={frame.lid === 'on'}
               stuckPx={STUCK_PX[section.sticking] * frame.stuck}
-              words={{ fill: 'full', liquid: print('volume', frame.freeMl), minimum: 'minimum' }}
+              words={{
+                fill: t('rehearse.full-2'),
+                liquid: print('volume', frame.freeMl),
+                minimum: t('rehearse.minimum'),
+              }}
             />
             <text x={g.left + 4} y={g.floor + 35} style={{ fill: tone, fontWeight: 700 }}>
-              base {print('temperature', frame.baseC)} {word}
+              {t('rehearse.base', { temperature: print('temperature', frame.baseC), word })}
             </text>
           </svg>
         )}

@@ -5,6 +5,8 @@ import { useWidth } from '../shared/use-width';
 import { strip, type Trace } from './recorder-geometry';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 const HEIGHT = 218;
 /** From here on a longer label has room, px; and how wide a letter of it is. */
@@ -16,11 +18,11 @@ const COLOUR: Readonly<Record<Trace['key'], string>> = {
   core: 'var(--meat)',
   gauge: 'var(--rim)',
 };
-const NAME: Readonly<Record<Trace['key'], string>> = {
-  liquid: 'liquid',
-  base: 'base',
-  core: 'middle',
-  gauge: 'pressure',
+const NAME: Readonly<Record<Trace['key'], Message>> = {
+  liquid: say('rehearse.liquid'),
+  base: say('rehearse.base-2'),
+  core: say('rehearse.middle'),
+  gauge: say('rehearse.pressure-2'),
 };
 const DASH: Readonly<Record<Trace['key'], string | undefined>> = {
   liquid: undefined,
@@ -28,15 +30,15 @@ const DASH: Readonly<Record<Trace['key'], string | undefined>> = {
   core: '6 4',
   gauge: undefined,
 };
-const SIGN: Readonly<Record<string, string>> = {
-  pinUp: '▲ pin',
-  counting: 'counts',
-  ended: 'ended',
-  pinDown: '▼ pin',
-  burn: '■ burn',
-  scorch: '■ scorch',
-  lidLocked: 'lid on',
-  lidOpened: 'lid off',
+const SIGN: Readonly<Record<string, Message>> = {
+  pinUp: say('rehearse.pin'),
+  counting: say('rehearse.counts'),
+  ended: say('rehearse.ended'),
+  pinDown: say('rehearse.pin-2'),
+  burn: say('rehearse.burn'),
+  scorch: say('rehearse.scorch'),
+  lidLocked: say('rehearse.lid-on'),
+  lidOpened: say('rehearse.lid-off'),
 };
 
 /** Labels at the right edge keep this far apart, px. */
@@ -74,14 +76,22 @@ export function Recorder({
   const lidOnX = g?.marks.find(({ signal }) => signal === 'lidLocked')?.x;
   const scorches = forecast.burn.kind === 'scorch';
   // The bench speaks of the hottest spot, the recorder of the whole base: both figures stand here.
-  const limit = `${scorches ? 'scorches' : 'the power is cut'} at ${print('temperature', cutoutC)}`;
-  const spot = `its hottest spot at ${print('temperature', forecast.burn.cutoutC)}`;
-  const label = `${lidOnX === undefined ? 'with the lid on ' : ''}${limit}${width > WIDE ? `, ${spot}` : ''}`;
+  const limit = t('rehearse.the-power-is-cut-at', { scorches, temperature: print('temperature', cutoutC) });
+  const spot = t('rehearse.its-hottest-spot-at', { temperature: print('temperature', forecast.burn.cutoutC) });
+  const label = `${lidOnX === undefined ? t('rehearse.with-the-lid-on') : ''}${limit}${width > WIDE ? `, ${spot}` : ''}`;
   const words = now
-    ? `Liquid ${print('temperature', now.liquidC)}, base ${print('temperature', now.baseC)}${now.coreC === null ? '' : `, middle of the meat ${print('temperature', now.coreC)}`}, ${Math.round(now.gaugeKPa)} kPa. ${upperFirst(limit)}, ${spot}.`
+    ? t('rehearse.liquid-base-middle-of-the', {
+        temperature: print('temperature', now.liquidC),
+        temperature2: print('temperature', now.baseC),
+        coreC: now.coreC === null,
+        temperature3: print('temperature', now.coreC ?? 0),
+        gaugeKPa: Math.round(now.gaugeKPa),
+        limit: upperFirst(limit),
+        spot,
+      })
     : '';
   return (
-    <figure className={clsx('vessel', styles['recorder'])} aria-label="Recorder">
+    <figure className={clsx('vessel', styles['recorder'])} aria-label={t('rehearse.recorder')}>
       <figcaption className="visually-hidden">{words}</figcaption>
       <div ref={ref}>
         {g && (
@@ -96,7 +106,7 @@ export function Recorder({
             ))}
             {g.minutes.map(({ x, minute }) => (
               <text key={minute} x={x} y={HEIGHT - 4} textAnchor="middle" className="figure">
-                {minute} min
+                {t('rehearse.min-2', { minute })}
               </text>
             ))}
             <line x1={36} x2={width - 62} y1={g.floor} y2={g.floor} stroke="var(--rim)" />
@@ -120,7 +130,7 @@ export function Recorder({
                   textAnchor={x > width - 120 ? 'end' : 'start'}
                   style={signal === 'burn' || signal === 'scorch' ? { fill: 'var(--ember)', fontWeight: 700 } : {}}
                 >
-                  {SIGN[signal]}
+                  {signal in SIGN ? textOf(SIGN[signal] ?? '') : ''}
                 </text>
               </g>
             ))}
@@ -144,7 +154,7 @@ export function Recorder({
             </text>
             {labels(g.traces).map(({ trace, y }) => (
               <text key={trace.key} x={width - 58} y={y + 4} style={{ fill: COLOUR[trace.key], fontWeight: 700 }}>
-                {NAME[trace.key]}
+                {textOf(NAME[trace.key])}
               </text>
             ))}
           </svg>

@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { flush } from '../state/bench/keep-bench';
 import { useStartRehearsal } from './use-start';
+import { t } from '../language/t';
 
 /** Rehearses the plan on the bench, as it stands now. */
 export function RehearseButton({
@@ -14,7 +15,7 @@ export function RehearseButton({
   const { start, busy } = useStartRehearsal();
   return (
     <Button loading={busy} disabled={disabled} onClick={() => void flush().then(() => start({ braiseId }))}>
-      Rehearse
+      {t('rehearse.rehearse')}
     </Button>
   );
 }

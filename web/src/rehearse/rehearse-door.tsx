@@ -11,20 +11,22 @@ import { usePreferences } from '../state/preferences';
 import { useStartRehearsal } from './use-start';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
+import { t, textOf } from '../language/t';
+import { say, type Text } from '@hervir/language';
 
-const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], string>> = {
-  passed: '● passed',
-  failed: '▲ not yet',
+const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], Text>> = {
+  passed: say('rehearse.passed-2'),
+  failed: say('rehearse.not-yet-2'),
   'under-way': '',
 };
 
 /** What came of a run, in a few words. */
 function outcome({ mark, finished, debrief }: RehearsalSummary): string {
-  if (!finished) return 'under way';
+  if (!finished) return t('rehearse.under-way');
   const word = MARK_WORDS[mark];
-  if (word !== '') return word;
+  if (word !== '') return textOf(word);
   const bad = (debrief?.lines ?? []).filter(({ good }) => !good).map(({ title }) => title.toLowerCase());
-  return bad.length === 0 ? '● as planned' : `▲ ${bad.join(', ')}`;
+  return bad.length === 0 ? t('rehearse.as-planned') : `▲ ${bad.join(', ')}`;
 }
 
 /** Exercises from easy to hard, a rehearsal of an own plan, and what was rehearsed so far. */
@@ -41,65 +43,63 @@ export function RehearseDoor(): ReactNode {
   const first = EXERCISE_LIST.find(({ id }) => !passed.has(id));
   return (
     <div className={clsx('room', styles['rehearse-door'])}>
-      <h1>Rehearse</h1>
-      <p className="dim">
-        A simulated cooker, driven by the same reckoning as your plans. Nothing here can be burnt for good.
-      </p>
+      <h1>{t('rehearse.rehearse')}</h1>
+      <p className="dim">{t('rehearse.a-simulated-cooker-driven-by')}</p>
       <Checkbox checked={offers} onChange={(event) => offer(event.target.checked)}>
-        Offer the simulated cooker at the pot too: pin, count and end come by themselves
+        {t('rehearse.offer-the-simulated-cooker-at')}
       </Checkbox>
-      <ol className={styles['exercises']} aria-label="Exercises">
+      <ol className={styles['exercises']} aria-label={t('rehearse.exercises')}>
         {EXERCISE_LIST.map((exercise, i) => (
           <li key={exercise.id} className={clsx('card', styles['exercise'])}>
             <h2>
               {i + 1}. {exercise.name}
-              {passed.has(exercise.id) && <span className={styles['exercise-passed']}>● passed</span>}
+              {passed.has(exercise.id) && <span className={styles['exercise-passed']}>{t('rehearse.passed-2')}</span>}
             </h2>
             <p>{exercise.task}</p>
-            <p className="dim">Passed when: {exercise.passMark}</p>
+            <p className="dim">{t('rehearse.passed-when', { passMark: exercise.passMark })}</p>
             <Button
               type={exercise === first ? 'primary' : 'default'}
               disabled={busy}
-              aria-label={`Begin: ${exercise.name}`}
+              aria-label={t('rehearse.begin', { name: exercise.name })}
               onClick={() => void start({ exercise: exercise.id })}
             >
-              {passed.has(exercise.id) ? 'Again' : 'Begin'}
+              {passed.has(exercise.id) ? t('rehearse.again') : t('rehearse.begin-2')}
             </Button>
           </li>
         ))}
       </ol>
       <div className="columns">
-        <section aria-label="Rehearse a plan">
-          <h2>Rehearse a plan of yours</h2>
+        <section aria-label={t('rehearse.rehearse-a-plan')}>
+          <h2>{t('rehearse.rehearse-a-plan-of-yours')}</h2>
           <div className={styles['rehearse-own']}>
             <Select
-              aria-label="Plan to rehearse"
-              placeholder="Which plan?"
+              aria-label={t('rehearse.plan-to-rehearse')}
+              placeholder={t('rehearse.which-plan')}
               value={plan}
               onChange={setPlan}
               options={(braises.data ?? []).map(({ id, name }) => ({ value: id, label: name }))}
             />
             <Checkbox checked={scatter} onChange={(event) => setScatter(event.target.checked)}>
-              With luck: the animal may be tougher, the cooker weaker
+              {t('rehearse.with-luck-the-animal-may')}
             </Checkbox>
             <Button
               disabled={plan === null || busy}
               onClick={() => plan !== null && void start({ braiseId: plan, scatter })}
             >
-              Rehearse it
+              {t('rehearse.rehearse-it')}
             </Button>
           </div>
         </section>
-        <section aria-label="Rehearsed so far">
-          <h2>Rehearsed so far</h2>
+        <section aria-label={t('rehearse.rehearsed-so-far')}>
+          <h2>{t('rehearse.rehearsed-so-far')}</h2>
           {rehearsals.error ? (
             <Trouble
-              what="The rehearsals cannot be shown."
+              what={t('rehearse.the-rehearsals-cannot-be-shown')}
               error={rehearsals.error}
               again={() => void rehearsals.refetch()}
             />
           ) : (rehearsals.data ?? []).length === 0 ? (
-            <p className="dim">Nothing yet. The first exercise takes two minutes.</p>
+            <p className="dim">{t('rehearse.nothing-yet-the-first-exercise')}</p>
           ) : (
             <Runs runs={rehearsals.data ?? []} />
           )}
@@ -126,7 +126,7 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
           <span className="figure dim">{dayjs(run.createdAt).format('D MMM HH:mm')}</span>
           <Link to={`/rehearse/${run.id}`}>{run.name}</Link>
           <span>{outcome(run)}</span>
-          <Button type="text" aria-label={`Delete ${run.name}`} onClick={() => void remove(run.id)}>
+          <Button type="text" aria-label={t('rehearse.delete', { name: run.name })} onClick={() => void remove(run.id)}>
             ×
           </Button>
         </li>

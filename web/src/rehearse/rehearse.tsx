@@ -26,6 +26,7 @@ import { Recorder } from './recorder';
 import { clsx } from 'clsx';
 import rehearseStyles from './rehearse.module.css';
 import cookerPanelStyles from './cooker-panel.module.css';
+import { rich, t, textOf } from '../language/t';
 
 /** A rehearsal: the room at the pot, with a simulated cooker beside it. */
 export function Rehearse(): ReactNode {
@@ -41,9 +42,9 @@ export function Rehearse(): ReactNode {
   if (opened.error instanceof Refused && opened.error.status === 404) {
     return (
       <div className="room">
-        <h1>This rehearsal is not here</h1>
+        <h1>{t('rehearse.this-rehearsal-is-not-here')}</h1>
         <p style={{ marginTop: 8 }}>
-          It was thrown away, or never begun. <Link to="/rehearse">To the exercises</Link>
+          {rich('rehearse.it-was-thrown-away-or', { link: (words) => <Link to="/rehearse">{words}</Link> })}
         </p>
       </div>
     );
@@ -51,11 +52,15 @@ export function Rehearse(): ReactNode {
   if (opened.error) {
     return (
       <div className="room">
-        <Trouble what="The rehearsal cannot be opened." error={opened.error} again={() => void opened.refetch()} />
+        <Trouble
+          what={t('rehearse.the-rehearsal-cannot-be-opened')}
+          error={opened.error}
+          again={() => void opened.refetch()}
+        />
       </div>
     );
   }
-  return record ? <AtTheSimulatedPot key={id} /> : <p className="room dim">Opening…</p>;
+  return record ? <AtTheSimulatedPot key={id} /> : <p className="room dim">{t('rehearse.opening')}</p>;
 }
 
 /** The rehearsal as a cook at this moment, by its own clock. */
@@ -73,7 +78,7 @@ function useLive(): LiveCook | null {
 
 function AtTheSimulatedPot(): ReactNode {
   const live = useLive();
-  return live ? <Room cook={live} /> : <p className="room dim">Opening…</p>;
+  return live ? <Room cook={live} /> : <p className="room dim">{t('rehearse.opening')}</p>;
 }
 
 const nothing = (): void => undefined;
@@ -101,11 +106,11 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
         <h1>{exercise?.name ?? record.name}</h1>
         <dl className="rehearse-clocks">
           <div>
-            <dt>now</dt>
+            <dt>{t('rehearse.now-2')}</dt>
             <dd className="figure">{clockAt(cook.now, record.guide.eatAt)}</dd>
           </div>
           <div>
-            <dt>{mealWords(endsInFridge(record.guide)).short}</dt>
+            <dt>{textOf(mealWords(endsInFridge(record.guide)).short)}</dt>
             <dd className="figure">{clockAt(cook.state.dinner.at, record.guide.eatAt)}</dd>
           </div>
         </dl>
@@ -115,24 +120,20 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
         {!record.finished && <PaceBar pace={record.pace} speed={speed} />}
         {!record.finished && (
           <button type="button" className={cookerPanelStyles['panel-key']} onClick={() => void act({ act: 'end' })}>
-            End it here
+            {t('rehearse.end-it-here')}
           </button>
         )}
       </div>
       {exercise && !record.finished && <p className="dim">{exercise.task}</p>}
       <p className={rehearseStyles['rehearse-said']} role="alert">
-        {!reached ? (
-          <>
-            <span aria-hidden>▲ </span>The server is away: time stands still until it is back.
-          </>
-        ) : (
-          refused !== null && (
-            <>
-              <span aria-hidden>▲ </span>
-              {refused}
-            </>
-          )
-        )}
+        {!reached
+          ? rich('rehearse.the-server-is-away-time', { span: (words) => <span aria-hidden>{words}</span> })
+          : refused !== null && (
+              <>
+                <span aria-hidden>▲ </span>
+                {refused}
+              </>
+            )}
       </p>
       <div className={rehearseStyles['rehearse-grid']} data-over={record.finished}>
         <div className={rehearseStyles['rehearse-main']}>

@@ -16,6 +16,7 @@ import { useCookAtHand, type CookAtHand } from './use-cook-at-hand';
 import { WhatHappened } from './what-happened';
 import { clsx } from 'clsx';
 import styles from './rescue.module.css';
+import { t } from '../language/t';
 
 /** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
 export function Rescue(): ReactNode {
@@ -43,7 +44,7 @@ function Room({ at }: AtHand): ReactNode {
   return (
     <div className="room rescue">
       {at !== null && <BackToThePot cook={at.cook} />}
-      <h1>{known ? RESCUE_TITLES[known].title : 'Rescue'}</h1>
+      <h1>{known ? RESCUE_TITLES[known].title : t('rescue.rescue')}</h1>
       {known ? <Steps topic={known} at={at} /> : <Topics />}
     </div>
   );
@@ -54,10 +55,14 @@ function BackToThePot({ cook: { record, state } }: { readonly cook: LiveCook }):
   return (
     <p className={styles['rescue-cook']}>
       <Link to={`/cook/${record.id}`} className={styles['pot-link']}>
-        Back to the pot
+        {t('rescue.back-to-the-pot')}
       </Link>
       <span className="dim">
-        {record.name}: {whereInCook(state).toLowerCase()}, dinner {clockAt(state.dinner.at, record.guide.eatAt)}
+        {t('rescue.dinner', {
+          name: record.name,
+          whereInCook: whereInCook(state).toLowerCase(),
+          time: clockAt(state.dinner.at, record.guide.eatAt),
+        })}
       </span>
     </p>
   );
@@ -67,7 +72,7 @@ function Topics(): ReactNode {
   const { search } = useLocation();
   return (
     <>
-      <p className="dim">What do you see? Steps first, reasons after.</p>
+      <p className="dim">{t('rescue.what-do-you-see-steps')}</p>
       <ul className={clsx('cards', styles['rescue-topics'])}>
         {RESCUE_TOPICS.map((topic) => (
           <li key={topic} className="vessel">
@@ -99,7 +104,7 @@ function usePlanAtHand(): {
     id: there?.id ?? null,
     choose: (id) => void navigate({ search: `?plan=${id}` }, { replace: true }),
     plans: [
-      { value: 'none', label: 'No plan: in general' },
+      { value: 'none', label: t('rescue.no-plan-in-general') },
       ...braises.map(({ id, name }) => ({ value: id, label: name })),
     ],
   };
@@ -143,7 +148,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
           {list}
         </WhatHappened>
       )}
-      <h2>Why</h2>
+      <h2>{t('rescue.why')}</h2>
       <ul className="reasons">
         {why.map((reason) => (
           <li key={reason}>{reason}</li>
@@ -152,7 +157,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
       <div className={styles['rescue-plan']}>
         {!cooking && (
           <>
-            <label htmlFor="rescue-plan">Figures of</label>
+            <label htmlFor="rescue-plan">{t('rescue.figures-of')}</label>
             <Select
               id="rescue-plan"
               value={id ?? 'none'}
@@ -162,7 +167,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
             />
           </>
         )}
-        <Link to={`/rescue${cooking ? search : ''}`}>Something else is wrong</Link>
+        <Link to={`/rescue${cooking ? search : ''}`}>{t('rescue.something-else-is-wrong')}</Link>
       </div>
     </>
   );

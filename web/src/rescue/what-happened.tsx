@@ -7,14 +7,16 @@ import type { LiveCook } from '../cook/use-cook';
 import { clockAt } from '../shared/words';
 import type { CookAtHand } from './use-cook-at-hand';
 import styles from './rescue.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** What a cook says has happened, on the button that stops or changes the minutes. */
-const SAYS: Readonly<Partial<Record<RescueTopic, string>>> = {
-  burn: 'It has burnt: the heat is off',
-  'boils-dry': 'It has boiled dry: the heat is off',
-  'power-cut': 'The power is gone',
-  'pin-will-not-rise': 'No pin: the heat is off',
-  'pin-will-not-fall': 'The pin stays up: wait 10 min more',
+const SAYS: Readonly<Partial<Record<RescueTopic, Message>>> = {
+  burn: say('rescue.it-has-burnt-the-heat'),
+  'boils-dry': say('rescue.it-has-boiled-dry-the'),
+  'power-cut': say('rescue.the-power-is-gone'),
+  'pin-will-not-rise': say('rescue.no-pin-the-heat-is'),
+  'pin-will-not-fall': say('rescue.the-pin-stays-up-wait'),
 };
 
 const tellOf = (topic: RescueTopic, actions: CookActions): void =>
@@ -39,8 +41,12 @@ function WhatIsLeft({ at: { cook, figures } }: { readonly at: CookAtHand }): Rea
   const toGo = Math.round(figures.toGo);
   return (
     <p className={styles['rescue-left']} role="status">
-      {toGo > 0 && `${toGo} min under pressure are still to do. `}
-      Dinner {clockAt(state.dinner.at, record.guide.eatAt)}, {driftWords(state.dinner)}.
+      {t('rescue.min-under-pressure-are-still', {
+        toGo: toGo > 0,
+        toGo2: toGo,
+        time: clockAt(state.dinner.at, record.guide.eatAt),
+        driftWords: driftWords(state.dinner),
+      })}
     </p>
   );
 }
@@ -73,11 +79,12 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
   };
   const ends = (): { readonly label: string; readonly press: () => void } | null => {
     if (mending && step) return { label: step.button, press: andBack(() => actions.done(step)) };
-    if (says === undefined) return { label: 'Mended: back to the pot', press: andBack(() => tellOf(topic, actions)) };
+    if (says === undefined)
+      return { label: t('rescue.mended-back-to-the-pot'), press: andBack(() => tellOf(topic, actions)) };
     if (!told) return null;
     return topic === 'pin-will-not-fall' && fallsNow(cook)
-      ? { label: 'The pin has fallen', press: andBack(() => actions.tell('pinDown')) }
-      : { label: 'Back to the pot', press: andBack(() => undefined) };
+      ? { label: t('rescue.the-pin-has-fallen'), press: andBack(() => actions.tell('pinDown')) }
+      : { label: t('rescue.back-to-the-pot'), press: andBack(() => undefined) };
   };
   const end = ends();
   return (
@@ -91,10 +98,10 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
             setPressed(true);
           }}
         >
-          {says}
+          {textOf(says)}
         </button>
       )}
-      {mending && <p className={styles['rescue-stands']}>The minutes stand still. Take your time with these:</p>}
+      {mending && <p className={styles['rescue-stands']}>{t('rescue.the-minutes-stand-still-take')}</p>}
       {children}
       {(mending || told) && <WhatIsLeft at={at} />}
       {end && (

@@ -7,14 +7,16 @@ import { keys, queryClient } from '../api/queries';
 import { longDay } from '../shared/words';
 import { FileFaults } from './file-faults';
 import styles from './settings.module.css';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** What a table holds, as a cook would call it. */
-const NAMES: Readonly<Record<string, string>> = {
-  braise: 'plans',
-  cooker: 'cookers',
-  cook: 'cooks at the pot',
-  log_entry: 'cooks in the log',
-  rehearsal: 'rehearsals',
+const NAMES: Readonly<Record<string, Message>> = {
+  braise: say('settings.plans'),
+  cooker: say('settings.cookers'),
+  cook: say('settings.cooks-at-the-pot'),
+  log_entry: say('settings.cooks-in-the-log'),
+  rehearsal: say('settings.rehearsals'),
 };
 
 /** A backup that may be put back: where it is asked of, and what is sent along. */
@@ -58,7 +60,7 @@ export function BackupCard(): ReactNode {
       await request('POST', `${found.source.path}/restore`, found.source.file);
       await queryClient.invalidateQueries();
       setFound(null);
-      void message.success('The kitchen is as in the backup.');
+      void message.success(t('settings.the-kitchen-is-as-in'));
     } catch (error) {
       setFound(null);
       setWrong(error as Error);
@@ -70,34 +72,35 @@ export function BackupCard(): ReactNode {
   if (folder.error) {
     return (
       <div className="card panel" style={{ marginTop: 16 }}>
-        <h2>Backup and restore</h2>
-        <p style={{ margin: '4px 0' }}>On the machine that Hervir runs on.</p>
+        <h2>{t('settings.backup-and-restore')}</h2>
+        <p style={{ margin: '4px 0' }}>{t('settings.on-the-machine-that-hervir')}</p>
       </div>
     );
   }
   return (
     <div className="card panel" style={{ marginTop: 16 }}>
-      <h2>Backup and restore</h2>
+      <h2>{t('settings.backup-and-restore')}</h2>
       <p style={{ margin: '4px 0 10px' }}>
-        Everything is on this computer{folder.data && ', in '}
-        {folder.data && <code>{folder.data.folder}</code>}. A backup is one file with all of it: plans, cookers, cooks,
-        log, photos, what was learnt. It is read back before you get it.
+        {rich('settings.everything-is-on-this-computer', {
+          data: Boolean(folder.data),
+          data2: folder.data && <code>{folder.data.folder}</code>,
+        })}
       </p>
       <div className={styles['backup-row']}>
         <Button href="/api/backup" download>
-          Take a backup
+          {t('settings.take-a-backup')}
         </Button>
         <Upload
           accept=".json,application/json"
           showUploadList={false}
           beforeUpload={(file) => (void look(ofFile(file)), false)}
         >
-          <Button loading={busy === 'looking'}>Restore from a backup…</Button>
+          <Button loading={busy === 'looking'}>{t('settings.restore-from-a-backup')}</Button>
         </Upload>
       </div>
       {kept.data && kept.data.length > 0 && (
         <>
-          <h2 style={{ marginTop: 14 }}>Made by itself, each day for a fortnight</h2>
+          <h2 style={{ marginTop: 14 }}>{t('settings.made-by-itself-each-day')}</h2>
           <ul className={styles['kept-backups']}>
             {kept.data.map(({ name, made, bytes }) => (
               <li key={name}>
@@ -105,8 +108,12 @@ export function BackupCard(): ReactNode {
                   {longDay(made)}
                 </a>{' '}
                 <span className="dim figure">{megabytes(bytes)}</span>{' '}
-                <Button type="link" onClick={() => void look(ofKept(name))} aria-label={`Restore ${longDay(made)}`}>
-                  Restore…
+                <Button
+                  type="link"
+                  onClick={() => void look(ofKept(name))}
+                  aria-label={t('settings.restore-2', { day: longDay(made) })}
+                >
+                  {t('settings.restore')}
                 </Button>
               </li>
             ))}
@@ -115,9 +122,9 @@ export function BackupCard(): ReactNode {
       )}
       {wrong && <FileFaults error={wrong} />}
       <Modal
-        title="Put this backup in place of everything?"
+        title={t('settings.put-this-backup-in-place')}
         open={found !== null}
-        okText="Restore it"
+        okText={t('settings.restore-it')}
         okButtonProps={{ danger: true, loading: busy === 'restoring' }}
         onOk={() => void restore()}
         onCancel={() => setFound(null)}
@@ -127,22 +134,22 @@ export function BackupCard(): ReactNode {
             <thead>
               <tr>
                 <th scope="col">
-                  <span className="visually-hidden">What</span>
+                  <span className="visually-hidden">{t('settings.what')}</span>
                 </th>
-                <th scope="col">in the backup</th>
-                <th scope="col">here now</th>
+                <th scope="col">{t('settings.in-the-backup')}</th>
+                <th scope="col">{t('settings.here-now')}</th>
               </tr>
             </thead>
             <tbody>
               {Object.entries(NAMES).map(([table, name]) => (
                 <tr key={table}>
-                  <th scope="row">{name}</th>
+                  <th scope="row">{textOf(name)}</th>
                   <td className="figure">{found.preview.holds[table] ?? 0}</td>
                   <td className="figure">{found.preview.here[table] ?? 0}</td>
                 </tr>
               ))}
               <tr>
-                <th scope="row">photos</th>
+                <th scope="row">{t('settings.photos')}</th>
                 <td className="figure">{found.preview.photos}</td>
                 <td />
               </tr>
@@ -150,11 +157,9 @@ export function BackupCard(): ReactNode {
           </table>
         )}
         {found !== null && found.preview.unreadable > 0 && (
-          <p>
-            {found.preview.unreadable} rows of an older Hervir in it cannot be read by this one, and are not put back.
-          </p>
+          <p>{t('settings.rows-of-an-older-hervir', { unreadable: found.preview.unreadable })}</p>
         )}
-        <p>What is here now is lost, unless you take a backup of it first.</p>
+        <p>{t('settings.what-is-here-now-is')}</p>
       </Modal>
     </div>
   );

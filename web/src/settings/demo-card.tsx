@@ -2,6 +2,7 @@ import { App, Button, Popconfirm } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
+import { t } from '../language/t';
 
 /** The demo kitchen, put back as it came. */
 export function DemoCard(): ReactNode {
@@ -10,24 +11,22 @@ export function DemoCard(): ReactNode {
     try {
       await request('POST', '/demo/reset');
       await queryClient.invalidateQueries();
-      void message.success('The demo kitchen is as it came.');
+      void message.success(t('settings.the-demo-kitchen-is-as'));
     } catch (error) {
       void message.error(error instanceof Error ? error.message : String(error));
     }
   };
   return (
     <div className="card panel" style={{ marginTop: 16 }}>
-      <h2>Demo kitchen</h2>
-      <p style={{ margin: '4px 0 10px' }}>
-        A mountain refuge that does not exist. Everything in it can be put back as it came.
-      </p>
+      <h2>{t('settings.demo-kitchen')}</h2>
+      <p style={{ margin: '4px 0 10px' }}>{t('settings.a-mountain-refuge-that-does')}</p>
       <Popconfirm
-        title="Put the demo back?"
-        description="Plans made here since are lost."
-        okText="Put it back"
+        title={t('settings.put-the-demo-back')}
+        description={t('settings.plans-made-here-since-are')}
+        okText={t('settings.put-it-back')}
         onConfirm={() => void putBack()}
       >
-        <Button>Put the demo back</Button>
+        <Button>{t('settings.put-the-demo-back-2')}</Button>
       </Popconfirm>
     </div>
   );

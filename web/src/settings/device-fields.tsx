@@ -2,6 +2,7 @@ import { Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { usePreferences } from '../state/preferences';
+import { t } from '../language/t';
 
 /** What is of this device alone: its colours, and how it calls. */
 export function DeviceFields(): ReactNode {
@@ -9,23 +10,23 @@ export function DeviceFields(): ReactNode {
   return (
     <>
       <Choice
-        label="Colours"
+        label={t('settings.colours')}
         value={colours}
         options={[
-          { value: 'device', label: 'As the device' },
-          { value: 'day', label: 'Day' },
-          { value: 'night', label: 'Night' },
+          { value: 'device', label: t('settings.as-the-device') },
+          { value: 'day', label: t('settings.day') },
+          { value: 'night', label: t('settings.night') },
         ]}
         onChange={setColours}
       />
-      <Field label="Louder alarms" note="On this device: at full strength, for a noisy kitchen.">
+      <Field label={t('settings.louder-alarms')} note={t('settings.on-this-device-at-full')}>
         {(id) => (
           <span>
             <Switch id={id} checked={loud} onChange={(on) => setAlarms({ loud: on })} />
           </span>
         )}
       </Field>
-      <Field label="Read steps aloud" note="On this device: each step at the pot as its turn comes.">
+      <Field label={t('settings.read-steps-aloud')} note={t('settings.on-this-device-each-step')}>
         {(id) => (
           <span>
             <Switch id={id} checked={speaks} onChange={(on) => setAlarms({ speaks: on })} />

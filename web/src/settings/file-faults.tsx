@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Refused } from '../api/client';
+import { rich, t } from '../language/t';
 
 const SHOWN = 20;
 
@@ -11,11 +12,10 @@ export function FileFaults({ error }: { readonly error: Error }): ReactNode {
     <ul className="reasons" role="alert">
       {faults.slice(0, SHOWN).map(({ path, problem, allowed }) => (
         <li key={path + problem}>
-          <span aria-hidden>▲ </span>
-          {path}: {problem}; allowed: {allowed}
+          {rich('settings.allowed', { span: (words) => <span aria-hidden>{words}</span>, path, problem, allowed })}
         </li>
       ))}
-      {faults.length > SHOWN && <li>and {faults.length - SHOWN} more</li>}
+      {faults.length > SHOWN && <li>{t('settings.and-more', { faultsCount: faults.length - SHOWN })}</li>}
     </ul>
   );
 }

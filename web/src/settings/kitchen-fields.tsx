@@ -5,14 +5,16 @@ import type { ReactNode } from 'react';
 import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { SURE, sureWords } from '../shared/sure-words';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const PREP_SPEEDS: readonly (readonly [number, string])[] = [
-  [0.6, 'Quick: six minutes in ten'],
-  [0.8, 'Brisk: eight in ten'],
-  [1, 'As usual'],
-  [1.3, 'Without hurry: a third more'],
-  [1.6, 'With company: half as much again and more'],
-  [2, 'Slowly: twice as long'],
+const PREP_SPEEDS: readonly (readonly [number, Message])[] = [
+  [0.6, say('settings.quick-six-minutes-in-ten')],
+  [0.8, say('settings.brisk-eight-in-ten')],
+  [1, say('settings.as-usual')],
+  [1.3, say('settings.without-hurry-a-third-more')],
+  [1.6, say('settings.with-company-half-as-much')],
+  [2, say('settings.slowly-twice-as-long')],
 ];
 
 interface Props {
@@ -25,11 +27,11 @@ export function KitchenFields({ settings, change }: Props): ReactNode {
   const { kitchen } = settings;
   return (
     <>
-      <Field label="Altitude" note="Air is thinner higher up: the pot works cooler and the minutes grow.">
+      <Field label={t('settings.altitude')} note={t('settings.air-is-thinner-higher-up')}>
         {(id) => (
           <QuantityInput
             id={id}
-            label="Altitude"
+            label={t('settings.altitude')}
             kind="altitude"
             value={kitchen.altitudeM}
             range={LIMITS.altitudeM}
@@ -37,14 +39,11 @@ export function KitchenFields({ settings, change }: Props): ReactNode {
           />
         )}
       </Field>
-      <Field
-        label="Air pressure"
-        note="Measured at the kitchen, not reduced to the sea: it overrules the altitude. Leave empty otherwise."
-      >
+      <Field label={t('settings.air-pressure')} note={t('settings.measured-at-the-kitchen-not')}>
         {(id) => (
           <QuantityInput
             id={id}
-            label="Air pressure"
+            label={t('settings.air-pressure')}
             kind="pressure"
             value={kitchen.airKPa}
             range={LIMITS.airKPa}
@@ -53,11 +52,11 @@ export function KitchenFields({ settings, change }: Props): ReactNode {
           />
         )}
       </Field>
-      <Field label="Room">
+      <Field label={t('settings.room')}>
         {(id) => (
           <QuantityInput
             id={id}
-            label="Room"
+            label={t('settings.room')}
             kind="temperature"
             value={kitchen.roomC}
             range={LIMITS.roomC}
@@ -65,20 +64,17 @@ export function KitchenFields({ settings, change }: Props): ReactNode {
           />
         )}
       </Field>
-      <Field
-        label="At the board"
-        note="Your minutes for washing and cutting, against the usual. New plans count with it."
-      >
+      <Field label={t('settings.at-the-board')} note={t('settings.your-minutes-for-washing-and')}>
         {(id) => (
           <Select
             id={id}
             value={kitchen.prepFactor ?? 1}
-            options={PREP_SPEEDS.map(([value, label]) => ({ value, label }))}
+            options={PREP_SPEEDS.map(([value, label]) => ({ value, label: textOf(label) }))}
             onChange={(prepFactor) => change({ kitchen: { ...kitchen, prepFactor } })}
           />
         )}
       </Field>
-      <Field label="How sure" note="The chance of being tender that Hervir aims its minutes at, for new plans.">
+      <Field label={t('settings.how-sure')} note={t('settings.the-chance-of-being-tender')}>
         {(id) => (
           <Select
             id={id}

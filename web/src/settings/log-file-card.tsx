@@ -9,6 +9,7 @@ import { useUnits } from '../shared/use-units';
 import { FileFaults } from './file-faults';
 import { clsx } from 'clsx';
 import styles from './settings.module.css';
+import { t } from '../language/t';
 
 /** How often it is asked how far a file is, ms. */
 const LOOK_EVERY = 300;
@@ -61,7 +62,7 @@ export function LogFileCard(): ReactNode {
     try {
       const { added, known } = await request<ImportReport>('POST', `/log/imports/${file.id}/keep`);
       await queryClient.invalidateQueries();
-      void message.success(`${added} cooks added; ${known} were there already.`);
+      void message.success(t('settings.cooks-added-were-there-already', { added, known }));
     } catch (error) {
       setWrong(error as Error);
     } finally {
@@ -72,30 +73,28 @@ export function LogFileCard(): ReactNode {
   const fresh = file === null ? 0 : file.rows - file.known;
   return (
     <div className="card panel" style={{ marginTop: 16 }}>
-      <h2>The log as a table</h2>
-      <p style={{ margin: '4px 0 10px' }}>
-        A date and a cut are enough for a line; dates and numbers as your spreadsheet writes them.
-      </p>
+      <h2>{t('settings.the-log-as-a-table')}</h2>
+      <p style={{ margin: '4px 0 10px' }}>{t('settings.a-date-and-a-cut')}</p>
       <div className={styles['backup-row']}>
         <Button href="/api/log/file.csv" download>
-          Save as CSV
+          {t('settings.save-as-csv')}
         </Button>
         <Upload
           accept=".csv,.tsv,.txt,text/csv"
           showUploadList={false}
           beforeUpload={(chosen) => (void begin(chosen), false)}
         >
-          <Button>Read a CSV in…</Button>
+          <Button>{t('settings.read-a-csv-in')}</Button>
         </Upload>
       </div>
       {wrong && <FileFaults error={wrong} />}
       <Modal
-        title={file?.phase === 'reading' ? 'Reading the file' : 'Add these to the log?'}
+        title={file?.phase === 'reading' ? t('settings.reading-the-file') : t('settings.add-these-to-the-log')}
         open={file !== null}
-        okText={`Add ${fresh} cooks`}
+        okText={t('settings.add-cooks', { fresh })}
         okButtonProps={{ disabled: file?.phase !== 'ready' || fresh === 0, loading: file?.phase === 'writing' }}
         onOk={() => void keep()}
-        cancelText="Cancel"
+        cancelText={t('settings.cancel')}
         cancelButtonProps={{ disabled: file?.phase === 'writing' }}
         onCancel={takeBack}
       >
@@ -103,12 +102,12 @@ export function LogFileCard(): ReactNode {
           <>
             <p aria-live="polite">
               {file.rows === 0
-                ? 'Looking through its lines.'
-                : `${file.rows} cooks, ${file.known} of them in the log already.`}
+                ? t('settings.looking-through-its-lines')
+                : t('settings.cooks-of-them-in-the', { rows: file.rows, known: file.known })}
             </p>
             {file.phase === 'reading' && (
               <Progress
-                aria-label="How far it is read"
+                aria-label={t('settings.how-far-it-is-read')}
                 percent={fresh > 0 ? Math.round((100 * file.reckoned) / fresh) : 0}
               />
             )}
@@ -116,10 +115,10 @@ export function LogFileCard(): ReactNode {
               <table className={clsx('plain-table', styles['first-rows'])}>
                 <thead>
                   <tr>
-                    <th scope="col">Day</th>
-                    <th scope="col">Dish</th>
-                    <th scope="col">Cut</th>
-                    <th scope="col">Weight</th>
+                    <th scope="col">{t('settings.day')}</th>
+                    <th scope="col">{t('settings.dish')}</th>
+                    <th scope="col">{t('settings.cut')}</th>
+                    <th scope="col">{t('settings.weight')}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -134,7 +133,9 @@ export function LogFileCard(): ReactNode {
                 </tbody>
               </table>
             )}
-            {fresh > file.first.length && file.first.length > 0 && <p>and {fresh - file.first.length} more</p>}
+            {fresh > file.first.length && file.first.length > 0 && (
+              <p>{t('settings.and-more-2', { fresh: fresh - file.first.length })}</p>
+            )}
           </>
         )}
       </Modal>

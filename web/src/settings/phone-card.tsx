@@ -6,6 +6,7 @@ import { Refused, request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { longDay } from '../shared/words';
 import styles from './settings.module.css';
+import { rich, t } from '../language/t';
 
 const LAN = ['lan'] as const;
 
@@ -20,12 +21,13 @@ export function PhoneCard(): ReactNode {
     await queryClient.invalidateQueries({ queryKey: LAN });
   };
   return (
-    <section className="card panel" aria-label="A phone on the counter" style={{ marginTop: 16 }}>
-      <h2>A phone on the counter</h2>
+    <section className="card panel" aria-label={t('settings.a-phone-on-the-counter')} style={{ marginTop: 16 }}>
+      <h2>{t('settings.a-phone-on-the-counter')}</h2>
       {code === null || qr === null ? (
         <p style={{ marginTop: 4 }}>
-          Hervir listens to this machine only. Started with <code className="figure">npm start -- --lan</code> it lets
-          phones of this house in, each with a code.
+          {rich('settings.hervir-listens-to-this-machine', {
+            code: (words) => <code className="figure">{words}</code>,
+          })}
         </p>
       ) : (
         <div className={styles['phone-card']}>
@@ -33,23 +35,23 @@ export function PhoneCard(): ReactNode {
             src={`data:image/svg+xml,${encodeURIComponent(qr)}`}
             width={148}
             height={148}
-            alt={`QR code of ${addresses[0] ?? ''}/pair`}
+            alt={t('settings.qr-code-of-pair', { addresses: addresses[0] ?? '' })}
           />
           <div>
             <p>
-              With the phone in this house’s network, point its camera here, or type{' '}
-              <strong className="figure">{addresses.join(' or ')}</strong>. It warns once that it does not know the
-              certificate: that was made here. Then give the code:
+              {rich('settings.with-the-phone-in-this', {
+                list: addresses.join(' or '),
+                strong: (words) => <strong className="figure">{words}</strong>,
+              })}
             </p>
             <p className={styles['pairing-code']}>{`${code.slice(0, 4)} ${code.slice(4)}`}</p>
             <details className="fold">
-              <summary>So that the phone keeps Hervir when this machine is away</summary>
+              <summary>{t('settings.so-that-the-phone-keeps')}</summary>
               <p>
-                It keeps only what it trusts. On the phone open{' '}
-                <strong className="figure">{addresses[0] ?? ''}/certificate</strong> and install what it gives as a CA
-                certificate, in the phone’s settings for security; on some phones it is then switched on under
-                certificate trust. It vouches for addresses inside a house, for no site of the world. Its key lies in
-                Hervir’s data folder: take it off the phone again if that folder is ever in other hands.
+                {rich('settings.it-keeps-only-what-it', {
+                  addresses: addresses[0] ?? '',
+                  strong: (words) => <strong className="figure">{words}</strong>,
+                })}
               </p>
             </details>
           </div>
@@ -59,10 +61,16 @@ export function PhoneCard(): ReactNode {
         <ul className={styles['phone-list']}>
           {devices.map(({ id, name, pairedAt }) => (
             <li key={id}>
-              {name}, since {longDay(pairedAt)}{' '}
-              <Button size="small" onClick={() => void forget(id)}>
-                Forget<span className="visually-hidden"> {name}</span>
-              </Button>
+              {rich('settings.since-forget', {
+                name,
+                day: longDay(pairedAt),
+                span: (words) => <span className="visually-hidden">{words}</span>,
+                button: (words) => (
+                  <Button size="small" onClick={() => void forget(id)}>
+                    {words}
+                  </Button>
+                ),
+              })}
             </li>
           ))}
         </ul>

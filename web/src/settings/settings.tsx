@@ -14,6 +14,7 @@ import { KitchenFields } from './kitchen-fields';
 import { PhoneCard } from './phone-card';
 import { clsx } from 'clsx';
 import styles from './settings.module.css';
+import { t } from '../language/t';
 
 /** What is set once: units, the kitchen's air, how sure to be, keys, colours. */
 export function Settings(): ReactNode {
@@ -21,11 +22,15 @@ export function Settings(): ReactNode {
   if (settings.error) {
     return (
       <div className="room">
-        <Trouble what="The settings cannot be shown." error={settings.error} again={() => void settings.refetch()} />
+        <Trouble
+          what={t('settings.the-settings-cannot-be-shown')}
+          error={settings.error}
+          again={() => void settings.refetch()}
+        />
       </div>
     );
   }
-  if (!settings.data) return <p className="room dim">Opening…</p>;
+  if (!settings.data) return <p className="room dim">{t('settings.opening')}</p>;
   return <Form settings={settings.data} />;
 }
 
@@ -37,20 +42,20 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
     save.mutate({ ...settings, ...part }, { onError: (error) => void message.error(`Not saved: ${error.message}`) });
   return (
     <div className="room" style={{ maxWidth: 680 }}>
-      <h1>Settings</h1>
+      <h1>{t('settings.settings')}</h1>
       <div className={clsx('vessel', 'panel', 'fields', styles['settings-fields'])} style={{ marginTop: 16, gap: 12 }}>
         <Choice
-          label="Units"
+          label={t('settings.units')}
           value={settings.units}
           options={[
-            { value: 'metric', label: 'g, cm, °C, ml' },
-            { value: 'us', label: 'lb, in, °F, cups' },
+            { value: 'metric', label: t('settings.g-cm-c-ml') },
+            { value: 'us', label: t('settings.lb-in-f-cups') },
           ]}
           onChange={(units) => change({ units })}
         />
         <KitchenFields settings={settings} change={change} />
         <DeviceFields />
-        <Field label="Single keys" note="Digits on the bench, letters at the pot, and ? for the list of keys.">
+        <Field label={t('settings.single-keys')} note={t('settings.digits-on-the-bench-letters')}>
           {(id) => (
             <span>
               <Switch id={id} checked={settings.letterKeys} onChange={(letterKeys) => change({ letterKeys })} />

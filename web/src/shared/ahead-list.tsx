@@ -16,6 +16,7 @@ import { Verdict } from './verdict';
 import { clockTime, dayWord, wallClockOf } from './words';
 import { clsx } from 'clsx';
 import styles from './ahead-list.module.css';
+import { rich, t } from '../language/t';
 
 interface Props {
   readonly plan: Plan;
@@ -34,7 +35,7 @@ function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): 
   if (task.doneAt !== null) {
     return (
       <span className={clsx(styles['ahead-when'], 'done')}>
-        ● done {dayWord(task.doneAt, now)}, {clockTime(task.doneAt)}
+        {t('shared.done', { day: dayWord(task.doneAt, now), time: clockTime(task.doneAt) })}
       </span>
     );
   }
@@ -43,10 +44,11 @@ function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): 
   if (Date.parse(task.at) < now.getTime()) {
     return (
       <span className={styles['ahead-when']}>
-        Now{' '}
-        <small className="dim">
-          was for {clockTime(task.at)} {dayWord(task.at, now)}
-        </small>
+        {rich('shared.now-was-for', {
+          time: clockTime(task.at),
+          day: dayWord(task.at, now),
+          small: (words) => <small className="dim">{words}</small>,
+        })}
       </span>
     );
   }
@@ -55,8 +57,7 @@ function When({ task, now }: { readonly task: AheadTask; readonly now: Date }): 
       {upperFirst(dayWord(task.at, now))}, {clockTime(task.at)}
       {differs && (
         <small className="dim">
-          {' '}
-          (by {clockTime(task.latestAt)} {dayWord(task.latestAt, now)} at the latest)
+          {t('shared.by-at-the-latest', { time: clockTime(task.latestAt), day: dayWord(task.latestAt, now) })}
         </small>
       )}
     </span>
@@ -113,25 +114,29 @@ export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props
             >
               {missed && missed.plan !== plan && (
                 <Button
-                  aria-label={`Reckon with it: ${missedText(missed)}`}
+                  aria-label={t('shared.reckon-with-it-2', { missedText: missedText(missed) })}
                   onClick={() => onChange(() => missed.plan)}
                 >
-                  Reckon with it
+                  {t('shared.reckon-with-it')}
                 </Button>
               )}
               {warms && (
-                <Button type="primary" aria-label={`Start: ${aheadText(task)}`} onClick={onWarm}>
-                  Start
+                <Button
+                  type="primary"
+                  aria-label={t('shared.start-2', { aheadText: aheadText(task) })}
+                  onClick={onWarm}
+                >
+                  {t('shared.start')}
                 </Button>
               )}
               <Button
                 type={task.doneAt === null && !missed && !warms ? 'primary' : 'default'}
-                aria-label={`${task.doneAt === null ? 'Done' : 'Not done'}: ${aheadText(task)}`}
+                aria-label={`${task.doneAt === null ? t('shared.done-2') : t('shared.not-done')}: ${aheadText(task)}`}
                 onClick={() =>
                   onChange((before) => withAheadDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
                 }
               >
-                {task.doneAt === null ? 'Done' : 'Not done'}
+                {task.doneAt === null ? t('shared.done-2') : t('shared.not-done')}
               </Button>
             </AheadRow>
           );

@@ -1,6 +1,7 @@
 import { batchLayouts, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { counted } from './words';
+import { inWords } from './words';
+import { t } from '../language/t';
 
 /** Batches drawn; the rest are said. */
 const SHOWN = 4;
@@ -25,8 +26,13 @@ export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactN
             role="img"
             aria-label={
               stirred
-                ? `All ${piece.count} pieces at once, stirred`
-                : `Batch ${i + 1}: ${counted(placed.length, 'piece', 'pieces')}, ${fits ? 'with air between them' : 'crowded'}`
+                ? t('shared.all-pieces-at-once-stirred', { count: piece.count })
+                : t('shared.batch-with-air-between-them', {
+                    i: i + 1,
+                    placedCount: placed.length,
+                    placedCountWords: inWords(placed.length),
+                    fits,
+                  })
             }
           >
             <circle r={SIZE / 2 - 2} fill="none" stroke="var(--rim)" strokeWidth={2.5} />
@@ -50,10 +56,16 @@ export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactN
               ))}
             </g>
           </svg>
-          <figcaption>{stirred ? 'stirred' : counted(placed.length, 'piece', 'pieces')}</figcaption>
+          <figcaption>
+            {stirred
+              ? t('shared.stirred')
+              : t('shared.text', { placedCount: placed.length, placedCountWords: inWords(placed.length) })}
+          </figcaption>
         </figure>
       ))}
-      {layouts.length > SHOWN && <span className="dim">and {layouts.length - SHOWN} more</span>}
+      {layouts.length > SHOWN && (
+        <span className="dim">{t('shared.and-more', { layoutsCount: layouts.length - SHOWN })}</span>
+      )}
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { TimeInput } from './time-input';
 import { USUAL_TIME, usualDay } from './usual-dinner';
 import { clockTime, wallClockOn } from './words';
+import { t } from '../language/t';
 
 interface Props {
   readonly now: Date;
@@ -25,16 +26,16 @@ export function DinnerTime({ now, serveAt = null, onServeAt, busy = false }: Pro
         if (ready) onServeAt(wallClockOn(day, time));
       }}
     >
-      <TimeInput label="When we eat" value={time} onChange={setTime} style={{ width: '5.625rem' }} />
+      <TimeInput label={t('shared.when-we-eat')} value={time} onChange={setTime} style={{ width: '5.625rem' }} />
       <Input
         type="date"
-        aria-label="Which day"
+        aria-label={t('shared.which-day')}
         value={day}
         onChange={(event) => setDay(event.target.value)}
         style={{ width: '10rem' }}
       />
       <Button htmlType="submit" disabled={!ready} loading={busy}>
-        Eat then
+        {t('shared.eat-then')}
       </Button>
     </form>
   );

@@ -2,6 +2,7 @@ import { CloseOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import styles from './item-rows.module.css';
+import { t } from '../language/t';
 
 type Row<T> = (item: T, change: (part: Partial<T>) => void, index: number) => ReactNode;
 
@@ -34,7 +35,7 @@ export function ItemRows<T>(props: Props<T>): ReactNode {
       </span>
       {items.length < most && (
         <Button icon={<PlusOutlined aria-hidden />} aria-label={addLabel} onClick={() => onChange([...items, blank()])}>
-          Add
+          {t('shared.add')}
         </Button>
       )}
       {items.map((item, i) => {
@@ -49,7 +50,7 @@ export function ItemRows<T>(props: Props<T>): ReactNode {
                   type="button"
                   className={styles['more']}
                   aria-expanded={open === i}
-                  aria-label={`${rest.words(item)}: more of ${nameOf(item)}`}
+                  aria-label={t('shared.more-of', { words: rest.words(item), nameOf: nameOf(item) })}
                   onClick={() => setOpen(open === i ? null : i)}
                 >
                   {rest.words(item)}
@@ -60,7 +61,7 @@ export function ItemRows<T>(props: Props<T>): ReactNode {
             <Button
               type="text"
               icon={<CloseOutlined aria-hidden />}
-              aria-label={`Take ${nameOf(item)} out`}
+              aria-label={t('shared.take-out', { nameOf: nameOf(item) })}
               onClick={() => {
                 setOpen(null);
                 onChange(items.filter((_, at) => at !== i));

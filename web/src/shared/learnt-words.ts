@@ -1,6 +1,7 @@
 import type { LearntView } from '@hervir/contract';
 import { cutById, cutTitle, upperFirst } from '@hervir/core';
 import { inSentence } from './words';
+import { t } from '../language/t';
 
 /**
  * What was learnt, in a sentence: "Goat shoulder is 18 % tougher than usual."
@@ -14,23 +15,21 @@ export function learntWords({ kind, of, factor }: LearntView): string {
   switch (kind) {
     case 'heat':
       return as
-        ? `${of} gives the heat its plate says.`
-        : `${of} gives ${off} % ${more ? 'more' : 'less'} heat than its plate says.`;
+        ? t('shared.gives-the-heat-its-plate', { of })
+        : t('shared.gives-heat-than-its-plate', { of, off, more });
     case 'losses':
-      return as ? `${of} cools as reckoned.` : `${of} cools ${off} % ${more ? 'faster' : 'more slowly'} than reckoned.`;
+      return as
+        ? t('shared.cools-as-reckoned', { of })
+        : t('shared.cools-more-slowly-than-reckoned', { of, off, more });
     case 'sear':
       return as
-        ? `In ${inSentence(of)} a sear takes what is reckoned.`
-        : `In ${inSentence(of)} a sear takes ${off} % ${more ? 'longer' : 'less'}.`;
+        ? t('shared.in-a-sear-takes-what', { of: inSentence(of) })
+        : t('shared.in-a-sear-takes', { of: inSentence(of), off, more });
     case 'toughness': {
       const cut = upperFirst(cutTitle(cutById(of)));
-      return as
-        ? `${cut} is as tough as the table says.`
-        : `${cut} is ${off} % ${more ? 'tougher' : 'more tender'} than usual.`;
+      return as ? t('shared.is-as-tough-as-the', { cut }) : t('shared.is-more-tender-than-usual', { cut, off, more });
     }
     case 'prep':
-      return as
-        ? 'At the board you take the usual time.'
-        : `At the board you take ${off} % ${more ? 'longer' : 'less'} than usual.`;
+      return as ? t('shared.at-the-board-you-take') : t('shared.at-the-board-you-take-than', { off, more });
   }
 }

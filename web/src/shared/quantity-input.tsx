@@ -2,6 +2,7 @@ import { parseQuantity, type QuantityKind, type Range } from '@hervir/core';
 import { Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useUnits } from './use-units';
+import { t } from '../language/t';
 
 interface Props {
   readonly id?: string;
@@ -53,7 +54,7 @@ export function QuantityInput(props: Props): ReactNode {
       return;
     }
     const read = parseQuantity(kind, text, system);
-    const allowed = `${print(kind, range.min)} to ${print(kind, range.max)}`;
+    const allowed = t('shared.to', { amount: print(kind, range.min), amount2: print(kind, range.max) });
     if (read === undefined) say(`"${text}" cannot be read as a quantity; allowed: ${allowed}`);
     else if (!(read >= range.min && read <= range.max))
       say(`${print(kind, read)} is out of range; allowed: ${allowed}`);

@@ -1,6 +1,7 @@
 import { parseDinnerTime } from '@hervir/core';
 import { Input } from 'antd';
 import { useState, type CSSProperties, type ReactNode } from 'react';
+import { t } from '../language/t';
 
 interface Props {
   readonly label: string;
@@ -21,7 +22,7 @@ export function TimeInput({ label, value, onChange, style, describedBy, onFault 
   const read = parseDinnerTime(text);
   const commit = (): void => {
     if (read === undefined) {
-      onFault?.(`"${text}" is no time of day; allowed: 00:00 to 23:59, or for instance 7 pm`);
+      onFault?.(t('shared.is-no-time-of-day', { text }));
       return;
     }
     setTyped(null);
@@ -33,7 +34,7 @@ export function TimeInput({ label, value, onChange, style, describedBy, onFault 
       aria-label={label}
       aria-invalid={read === undefined}
       aria-describedby={describedBy}
-      title={read === undefined ? 'A time, for instance 19:00 or 7 pm' : undefined}
+      title={read === undefined ? t('shared.a-time-for-instance-19') : undefined}
       value={text}
       style={style}
       autoComplete="off"

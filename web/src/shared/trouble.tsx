@@ -2,6 +2,7 @@ import { upperFirst } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { Away, Refused } from '../api/client';
+import { t } from '../language/t';
 
 /** Something could not be fetched: what, why, and a way to try again. */
 export function Trouble({
@@ -16,16 +17,18 @@ export function Trouble({
   const why =
     error instanceof Away
       ? error.why === null
-        ? 'The server does not answer. It may still be starting, or it was stopped.'
+        ? t('shared.the-server-does-not-answer')
         : `${upperFirst(error.why)}.`
       : error instanceof Refused
-        ? error.faults.map((fault) => `${fault.problem}; allowed: ${fault.allowed}`).join('. ')
+        ? error.faults
+            .map((fault) => t('shared.allowed', { problem: fault.problem, allowed: fault.allowed }))
+            .join('. ')
         : error.message;
   return (
     <div className="card panel" role="alert">
       <strong>{what}</strong>
       <p style={{ margin: '4px 0 10px' }}>{why}</p>
-      <Button onClick={again}>Try again</Button>
+      <Button onClick={again}>{t('shared.try-again')}</Button>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { App, Button } from 'antd';
+import { t } from '../language/t';
 
 /** Long enough to see that it was pressed by mistake, s. */
 const STAYS = 12;
@@ -24,7 +25,7 @@ export function useUndo(): (key: string, said: string, undo: () => void) => void
               undo();
             }}
           >
-            Undo
+            {t('shared.undo')}
           </Button>
         </span>
       ),

@@ -1,4 +1,4 @@
-import { counted, dayWord, inSentence } from './words';
+import { dayWord, inSentence, inWords } from './words';
 import { planOf } from '../tonight/sentence';
 
 describe('words', () => {
@@ -11,9 +11,9 @@ describe('words', () => {
   });
 
   test('small counts are words', () => {
-    expect(counted(1, 'batch', 'batches')).toBe('one batch');
-    expect(counted(3, 'batch', 'batches')).toBe('three batches');
-    expect(counted(14, 'batch', 'batches')).toBe('14 batches');
+    expect(inWords(1)).toBe('one');
+    expect(inWords(3)).toBe('three');
+    expect(inWords(14)).toBe('14');
   });
 
   test('a pot’s name fits into the sentence', () => {

@@ -12,70 +12,83 @@ import {
   TENDER_CUTS,
 } from '@hervir/core';
 import dayjs from 'dayjs';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
-export const FORM_PHRASES: Readonly<Record<Form, string>> = {
-  whole: 'left whole',
-  chunks: 'cut into chunks',
-  'bite-size': 'cut bite-size',
-  slices: 'in slices',
-  ribs: 'in ribs',
-  rack: 'as a rack',
-  pieces: 'in pieces',
+export const FORM_PHRASES: Readonly<Record<Form, Message>> = {
+  whole: say('shared.left-whole'),
+  chunks: say('shared.cut-into-chunks'),
+  'bite-size': say('shared.cut-bite-size'),
+  slices: say('shared.in-slices'),
+  ribs: say('shared.in-ribs'),
+  rack: say('shared.as-a-rack'),
+  pieces: say('shared.in-pieces'),
 };
 
-export const FORM_NAMES: Readonly<Record<Form, string>> = {
-  whole: 'Whole',
-  chunks: 'Chunks',
-  'bite-size': 'Bite-size',
-  slices: 'Slices',
-  ribs: 'Ribs',
-  rack: 'Rack',
-  pieces: 'Pieces',
+export const FORM_NAMES: Readonly<Record<Form, Message>> = {
+  whole: say('shared.whole'),
+  chunks: say('shared.chunks'),
+  'bite-size': say('shared.bite-size'),
+  slices: say('shared.slices'),
+  ribs: say('shared.ribs'),
+  rack: say('shared.rack'),
+  pieces: say('shared.pieces'),
 };
 
 /** What each way of cutting is good for. Common practice. */
-export const FORM_GOOD_FOR: Readonly<Record<Form, string>> = {
-  whole: 'slices across the grain, keeps its juice',
-  chunks: 'pulling, a stew with a knife',
-  'bite-size': 'a stew with a spoon, the soonest',
-  slices: 'as the butcher cuts it, a piece a plate',
-  ribs: 'by hand, off the bone',
-  rack: 'carved at the table',
-  pieces: 'as they come, on the bone',
+export const FORM_GOOD_FOR: Readonly<Record<Form, Message>> = {
+  whole: say('shared.slices-across-the-grain-keeps'),
+  chunks: say('shared.pulling-a-stew-with-a'),
+  'bite-size': say('shared.a-stew-with-a-spoon'),
+  slices: say('shared.as-the-butcher-cuts-it'),
+  ribs: say('shared.by-hand-off-the-bone'),
+  rack: say('shared.carved-at-the-table'),
+  pieces: say('shared.as-they-come-on-the'),
 };
 
-export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
-  chewy: 'chewy',
-  firm: 'firm',
-  slices: 'slices clean',
-  fork: 'fork-tender',
-  pulls: 'pulls apart',
-  threads: 'falls to threads',
+export const GRADE_WORDS: Readonly<Record<Grade, Message>> = {
+  chewy: say('shared.chewy'),
+  firm: say('shared.firm'),
+  slices: say('shared.slices-clean'),
+  fork: say('shared.fork-tender'),
+  pulls: say('shared.pulls-apart'),
+  threads: say('shared.falls-to-threads'),
 };
 
 /** What was wanted, as it is said of meat. */
-export const WANTED_WORDS: Readonly<Record<Target, string>> = {
+export const WANTED_WORDS: Readonly<Record<Target, Message>> = {
   slices: GRADE_WORDS.slices,
   fork: GRADE_WORDS.fork,
   pulls: GRADE_WORDS.pulls,
-  shreds: 'falls into shreds',
+  shreds: say('shared.falls-into-shreds'),
 };
 
 /** How something cooked is warmed on another day. */
-export const WARM_WORDS: Readonly<Record<WarmWay, string>> = {
-  stove: 'on the hob',
-  oven: 'covered in the oven',
-  pressure: 'under pressure',
+export const WARM_WORDS: Readonly<Record<WarmWay, Message>> = {
+  stove: say('shared.on-the-hob'),
+  oven: say('shared.covered-in-the-oven'),
+  pressure: say('shared.under-pressure'),
 };
 
-const ANIMALS: Readonly<Record<Species, string>> = { beef: 'Beef', pork: 'Pork', lamb: 'Lamb', goat: 'Goat' };
+export const ANIMALS: Readonly<Record<Species, Message>> = {
+  beef: say('shared.beef'),
+  pork: say('shared.pork'),
+  lamb: say('shared.lamb'),
+  goat: say('shared.goat'),
+};
+
+interface CutOption {
+  readonly label: string;
+  readonly title: string;
+  readonly options: { value: string; label: string; also: string; disabled: boolean }[];
+}
 
 /** The cuts by animal, for a list with headings; what is tender is found too, and answered. */
-export const CUT_OPTIONS = [
+export const cutOptions = (): CutOption[] => [
   ...SPECIES.map((species) => ({
-    label: ANIMALS[species],
-    title: ANIMALS[species],
+    label: textOf(ANIMALS[species]),
+    title: textOf(ANIMALS[species]),
     options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
       value: cut.id,
       label: cutTitle(cut),
@@ -84,8 +97,8 @@ export const CUT_OPTIONS = [
     })),
   })),
   {
-    label: 'Tender: little to melt, they dry out',
-    title: 'Not for braising',
+    label: t('shared.tender-little-to-melt-they'),
+    title: t('shared.not-for-braising'),
     options: TENDER_CUTS.map(({ species, name, words, instead }) => ({
       value: `tender:${species}:${name}`,
       label: `${species} ${name.toLowerCase()}: ${instead}`,
@@ -95,16 +108,25 @@ export const CUT_OPTIONS = [
   },
 ];
 
-const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const SMALL = [
+  say('shared.no'),
+  say('shared.one'),
+  say('shared.two'),
+  say('shared.three'),
+  say('shared.four'),
+  say('shared.five'),
+  say('shared.six'),
+  say('shared.seven'),
+  say('shared.eight'),
+  say('shared.nine'),
+  say('shared.ten'),
+  say('shared.eleven'),
+  say('shared.twelve'),
+];
 
 /** Small numbers as words, as a sentence has them. */
 export function inWords(count: number): string {
-  return SMALL[count] ?? String(count);
-}
-
-/** "1 batch", "two batches". */
-export function counted(count: number, one: string, many: string): string {
-  return `${inWords(count)} ${count === 1 ? one : many}`;
+  return textOf(SMALL[count] ?? String(count));
 }
 
 /** The time of day, in the zone the time itself is written in. */
@@ -116,10 +138,12 @@ export function clockTime(iso: string): string {
 export function dayWord(iso: string, now: Date): string {
   const day = dayjs(iso.slice(0, 10));
   const days = day.diff(dayjs(dayjs(now).format('YYYY-MM-DD')), 'day');
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
-  return days > 1 && days < 7 ? `on ${day.format('dddd')}` : `on ${day.format('D MMM')}`;
+  if (days === 0) return t('shared.today');
+  if (days === 1) return t('shared.tomorrow');
+  if (days === -1) return t('shared.yesterday');
+  return days > 1 && days < 7
+    ? t('shared.on', { format: day.format('dddd') })
+    : t('shared.on', { format: day.format('D MMM') });
 }
 
 /** A moment as plans keep it: this device's own time, with its offset. */
@@ -185,5 +209,5 @@ export function potMinutes(value: number | undefined): string {
   if (value === undefined) return '';
   if (value < 1) return `${Math.round((value * 60) / 5) * 5} s`;
   const halves = Math.round(value * 2) / 2;
-  return `${Math.floor(halves)}${halves % 1 === 0 ? '' : '½'} min`;
+  return t('shared.min', { halves: Math.floor(halves), value: halves % 1 === 0 ? '' : '½' });
 }

@@ -11,12 +11,14 @@ import { useUnits } from '../shared/use-units';
 import { dayWord } from '../shared/words';
 import { useShopping } from '../state/shopping-store';
 import styles from './shopping.module.css';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
-const AISLE_NAMES: Readonly<Record<Aisle, string>> = {
-  meat: 'Meat',
-  greens: 'Greens and roots',
-  dry: 'Dry, tins and jars',
-  poured: 'To pour',
+const AISLE_NAMES: Readonly<Record<Aisle, Message>> = {
+  meat: say('shopping.meat'),
+  greens: say('shopping.greens-and-roots'),
+  dry: say('shopping.dry-tins-and-jars'),
+  poured: say('shopping.to-pour'),
 };
 
 /** From so many grams on, tens are enough. */
@@ -35,7 +37,7 @@ function useAmount(): Amount {
         : ml !== null
           ? print('volume', ml)
           : '';
-    return pieces === null ? weight : `${pieces} (about ${weight})`;
+    return pieces === null ? weight : t('shopping.about', { pieces, weight });
   };
 }
 
@@ -45,7 +47,7 @@ function asText(lines: readonly ShoppingLine[], ticked: ReadonlySet<string>, amo
     const own = lines.filter((line) => line.aisle === aisle && !ticked.has(line.id));
     return own.length === 0
       ? []
-      : [`${AISLE_NAMES[aisle]}:`, ...own.map((line) => `- ${upperFirst(line.name)}: ${amount(line)}`), ''];
+      : [`${textOf(AISLE_NAMES[aisle])}:`, ...own.map((line) => `- ${upperFirst(line.name)}: ${amount(line)}`), ''];
   })
     .join('\n')
     .trim();
@@ -77,7 +79,11 @@ export function ShoppingRoom(): ReactNode {
   if (braises.error) {
     return (
       <div className="room">
-        <Trouble what="The list cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+        <Trouble
+          what={t('shopping.the-list-cannot-be-shown')}
+          error={braises.error}
+          again={() => void braises.refetch()}
+        />
       </div>
     );
   }
@@ -87,20 +93,20 @@ export function ShoppingRoom(): ReactNode {
   const copy = async (): Promise<void> => {
     try {
       await navigator.clipboard.writeText(asText(lines, out, amount));
-      void message.success('The list is copied');
+      void message.success(t('shopping.the-list-is-copied'));
     } catch {
       void message.error('This browser does not let it be copied: select it, or print it.');
     }
   };
   return (
     <div className="room">
-      <h1>What to buy</h1>
+      <h1>{t('shopping.what-to-buy')}</h1>
       <fieldset className={styles['shopping-plans']}>
-        <legend>For</legend>
+        <legend>{t('shopping.for')}</legend>
         {braises.isPending ? (
-          <p className="dim">Looking for plans…</p>
+          <p className="dim">{t('shopping.looking-for-plans')}</p>
         ) : kept.length === 0 ? (
-          <p className="dim">No plans yet. Fill the sentence on Tonight; “Open on the bench” keeps it as a plan.</p>
+          <p className="dim">{t('shopping.no-plans-yet-fill-the')}</p>
         ) : (
           kept.map(({ id, name, serveAt }) => (
             <Checkbox
@@ -119,14 +125,14 @@ export function ShoppingRoom(): ReactNode {
         <>
           <div className={styles['shopping-actions']}>
             <Button type="primary" onClick={() => void copy()}>
-              Copy as text
+              {t('shopping.copy-as-text')}
             </Button>
-            <Button onClick={() => window.print()}>Print</Button>
+            <Button onClick={() => window.print()}>{t('shopping.print')}</Button>
           </div>
           <div className={styles['shopping']}>
             {AISLES.filter((aisle) => lines.some((line) => line.aisle === aisle)).map((aisle) => (
-              <section key={aisle} aria-label={AISLE_NAMES[aisle]}>
-                <h2>{AISLE_NAMES[aisle]}</h2>
+              <section key={aisle} aria-label={textOf(AISLE_NAMES[aisle])}>
+                <h2>{textOf(AISLE_NAMES[aisle])}</h2>
                 <ul>
                   {lines
                     .filter((line) => line.aisle === aisle)
@@ -146,14 +152,13 @@ export function ShoppingRoom(): ReactNode {
               </section>
             ))}
           </div>
-          <p className="dim">
-            As sold: peel, trim and bones are counted. What is ticked is in the house; salt, oil and water are not on
-            it.
-          </p>
+          <p className="dim">{t('shopping.as-sold-peel-trim-and')}</p>
         </>
       )}
       {lines.length === 0 && kept.length > 0 && !braises.isPending && (
-        <p className="dim">{chosen.length === 0 ? 'Choose a plan to buy for.' : 'Looking into the plans…'}</p>
+        <p className="dim">
+          {chosen.length === 0 ? t('shopping.choose-a-plan-to-buy') : t('shopping.looking-into-the-plans')}
+        </p>
       )}
     </div>
   );

@@ -2,6 +2,7 @@ import type { ActAnswer, Pace, RehearsalAct, RehearsalMessages, RehearsalNow, Re
 import type { CookEventKind, CookEventPayload, Frame } from '@hervir/core';
 import { create } from 'zustand';
 import { Away, newId, Refused, request } from '../api/client';
+import { t } from '../language/t';
 
 interface RehearsalState {
   readonly record: RehearsalRecord | null;
@@ -89,7 +90,8 @@ export async function act(what: RehearsalAct): Promise<boolean> {
     takeNow(now);
     return refused === null;
   } catch (error) {
-    if (error instanceof Away) useRehearsal.setState({ reached: false, refused: 'The server does not answer.' });
+    if (error instanceof Away)
+      useRehearsal.setState({ reached: false, refused: t('state.the-server-does-not-answer') });
     else if (error instanceof Refused) useRehearsal.setState({ refused: error.message });
     else throw error;
     return false;

@@ -6,6 +6,7 @@ import { Trouble } from '../shared/trouble';
 import { FORM_NAMES } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import { MinutesOverWeight } from './minutes-over-weight';
+import { t, textOf } from '../language/t';
 
 interface Props {
   readonly cutId: string;
@@ -26,20 +27,25 @@ export function CutPicture({ cutId, given, open, onClose }: Props): ReactNode {
     staleTime: Infinity,
   });
   return (
-    <Drawer title={`Minutes for ${cut.species} ${cut.name.toLowerCase()}`} open={open} onClose={onClose} size="large">
+    <Drawer
+      title={t('times.minutes-for', { species: cut.species, name: cut.name.toLowerCase() })}
+      open={open}
+      onClose={onClose}
+      size="large"
+    >
       {cut.forms.length > 1 && (
         <Segmented<Form>
           className="choice"
-          aria-label="Cut into"
+          aria-label={t('times.cut-into')}
           value={form}
-          options={cut.forms.map((value) => ({ value, label: FORM_NAMES[value] }))}
+          options={cut.forms.map((value) => ({ value, label: textOf(FORM_NAMES[value]) }))}
           onChange={setWanted}
         />
       )}
       {cells.error && (
-        <Trouble what="The picture cannot be drawn." error={cells.error} again={() => void cells.refetch()} />
+        <Trouble what={t('times.the-picture-cannot-be-drawn')} error={cells.error} again={() => void cells.refetch()} />
       )}
-      {cells.isPending && <p className="dim">Reckoning…</p>}
+      {cells.isPending && <p className="dim">{t('times.reckoning')}</p>}
       {cells.data && <MinutesOverWeight key={`${cutId} ${form}`} cells={cells.data} />}
     </Drawer>
   );

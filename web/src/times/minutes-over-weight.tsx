@@ -4,6 +4,8 @@ import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import styles from './minutes-over-weight.module.css';
 import { minutesAt, pictureGeometry, type Charted } from './picture-geometry';
+import { t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 const HEIGHT = 300;
 /** What an arrow and a page key add, g. */
@@ -17,7 +19,11 @@ const KEYS: Readonly<Record<string, number>> = {
   PageUp: LEAP_G,
   PageDown: -LEAP_G,
 };
-const NAMES: Readonly<Record<Charted, string>> = { slices: 'slices', fork: 'fork', pulls: 'pulls' };
+const NAMES: Readonly<Record<Charted, Message>> = {
+  slices: say('times.slices'),
+  fork: say('times.fork'),
+  pulls: say('times.pulls'),
+};
 const TONES: Readonly<Record<Charted, string>> = {
   slices: 'var(--brass)',
   fork: 'var(--herb)',
@@ -33,7 +39,10 @@ export function MinutesOverWeight({ cells }: { readonly cells: readonly TimesCel
   const g = width > 0 ? pictureGeometry(cells, { width, height: HEIGHT }) : null;
   const known = CHARTED.map((target) => ({ target, minutes: minutesAt(cells, target, grams) }));
   const read = known
-    .map(({ target, minutes }) => `${NAMES[target]} ${minutes === null ? 'not sure enough' : `${minutes} min`}`)
+    .map(
+      ({ target, minutes }) =>
+        `${textOf(NAMES[target])} ${minutes === null ? t('times.not-sure-enough') : t('times.min', { minutes })}`,
+    )
     .join(', ');
   const [least, most] = g?.range ?? [0, 0];
   const to = (wanted: number): void => setGrams(Math.min(most, Math.max(least, Math.round(wanted / STEP_G) * STEP_G)));
@@ -41,21 +50,21 @@ export function MinutesOverWeight({ cells }: { readonly cells: readonly TimesCel
     if (g) to(g.gramsAt(event.clientX - event.currentTarget.getBoundingClientRect().left));
   };
   return (
-    <section className={styles['picture']} aria-label="Minutes over weight">
+    <section className={styles['picture']} aria-label={t('times.minutes-over-weight')}>
       <dl className={styles['read']}>
         <div>
-          <dt>at</dt>
+          <dt>{t('times.at')}</dt>
           <dd>{print('mass', grams)}</dd>
         </div>
         {known.map(({ target, minutes }) => (
           <div key={target} style={{ color: TONES[target] }}>
-            <dt>{NAMES[target]}</dt>
-            <dd>{minutes === null ? '–' : `${minutes} min`}</dd>
+            <dt>{textOf(NAMES[target])}</dt>
+            <dd>{minutes === null ? '–' : t('times.min', { minutes })}</dd>
           </div>
         ))}
       </dl>
       <div ref={box}>
-        {width > 0 && !g && <p className="dim">No length of run is sure enough in this pot.</p>}
+        {width > 0 && !g && <p className="dim">{t('times.no-length-of-run-is')}</p>}
         {g && (
           <svg
             className={styles['drawing']}
@@ -84,14 +93,14 @@ export function MinutesOverWeight({ cells }: { readonly cells: readonly TimesCel
               <g key={target} style={{ color: TONES[target] }}>
                 <path d={path} fill="none" stroke="currentColor" strokeWidth={2.5} />
                 <text x={end.x + 6} y={end.y + 4} className={styles['name']}>
-                  {NAMES[target]}
+                  {textOf(NAMES[target])}
                 </text>
               </g>
             ))}
             <g
               role="slider"
               tabIndex={0}
-              aria-label="Weight"
+              aria-label={t('times.weight')}
               aria-valuemin={least}
               aria-valuemax={most}
               aria-valuenow={grams}
@@ -115,7 +124,7 @@ export function MinutesOverWeight({ cells }: { readonly cells: readonly TimesCel
           </svg>
         )}
       </div>
-      <p className="dim">Drag the weight, or move it with the arrow keys.</p>
+      <p className="dim">{t('times.drag-the-weight-or-move')}</p>
     </section>
   );
 }

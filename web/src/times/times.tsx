@@ -1,15 +1,15 @@
 import { PrinterOutlined } from '@ant-design/icons';
 import {
+  type Cut,
   CUTS,
   DEFAULT_COOKER,
+  lowerFirst,
+  type ReleaseMethod,
   SPECIES,
-  workingTemperatureC,
-  type Cut,
   type Species,
   type TimesCell,
   type TimesFor,
-  type ReleaseMethod,
-  upperFirst,
+  workingTemperatureC,
 } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
@@ -17,39 +17,42 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Trouble } from '../shared/trouble';
 import { useKitchen } from '../shared/use-kitchen';
 import { useUnits } from '../shared/use-units';
-import { FORM_NAMES, inSentence } from '../shared/words';
+import { ANIMALS, FORM_NAMES, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
 import { CutPicture } from './cut-picture';
 import { clsx } from 'clsx';
 import styles from './times.module.css';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
+import { labelled } from '../language/labelled';
 
 type Show = Species | 'all';
 
-const SHOWN: readonly { value: Show; label: string }[] = [
-  { value: 'all', label: 'All' },
-  ...SPECIES.map((value) => ({ value, label: upperFirst(value) })),
+const SHOWN: readonly { value: Show; label: Message }[] = [
+  { value: 'all', label: say('times.all') },
+  ...SPECIES.map((value) => ({ value, label: ANIMALS[value] })),
 ];
 
-const RELEASES: readonly { value: ReleaseMethod; label: string }[] = [
-  { value: 'natural', label: 'by itself' },
-  { value: 'natural-then-quick', label: '15 min, then valve' },
-  { value: 'quick', label: 'valve at once' },
+const RELEASES: readonly { value: ReleaseMethod; label: Message }[] = [
+  { value: 'natural', label: say('times.by-itself') },
+  { value: 'natural-then-quick', label: say('times.15-min-then-valve') },
+  { value: 'quick', label: say('times.valve-at-once') },
 ];
 
 const STARTS = [
-  { value: 'fridge', label: 'from the fridge' },
-  { value: 'room', label: 'from the room' },
-  { value: 'frozen', label: 'from frozen' },
+  { value: 'fridge', label: say('times.from-the-fridge') },
+  { value: 'room', label: say('times.from-the-room') },
+  { value: 'frozen', label: say('times.from-frozen') },
 ] as const;
 
 /** The wall chart of this kitchen: cuts down, sizes across, minutes until it slices, a fork slides in, it pulls apart. */
 export function Times(): ReactNode {
   const kitchen = useKitchen();
-  if (kitchen === null) return <p className="room dim">Opening…</p>;
+  if (kitchen === null) return <p className="room dim">{t('times.opening')}</p>;
   if ('error' in kitchen) {
     return (
       <div className="room">
-        <Trouble what="The chart cannot be drawn." error={kitchen.error} again={kitchen.again} />
+        <Trouble what={t('times.the-chart-cannot-be-drawn')} error={kitchen.error} again={kitchen.again} />
       </div>
     );
   }
@@ -92,22 +95,25 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
     <div className="room times">
       <div className="times-head">
         <div>
-          <h1>Times</h1>
+          <h1>{t('times.times')}</h1>
           <p className="dim">
-            Minutes under pressure for {inSentence(cooker.name)} at {print('altitude', settings.kitchen.altitudeM)},
-            where it works at {print('temperature', workingTemperatureC(cooker.gaugeKPa, settings.kitchen))}: until it{' '}
-            <em>slices</em>, a <em>fork</em> slides in, it <em>pulls</em> apart. {Math.round(settings.confidence * 10)}{' '}
-            in 10 are there by then.
+            {rich('times.minutes-under-pressure-for-at', {
+              name: inSentence(cooker.name),
+              altitude: print('altitude', settings.kitchen.altitudeM),
+              temperature: print('temperature', workingTemperatureC(cooker.gaugeKPa, settings.kitchen)),
+              em: (words) => <em>{words}</em>,
+              confidence: Math.round(settings.confidence * 10),
+            })}
           </p>
         </div>
         <Button icon={<PrinterOutlined aria-hidden />} onClick={() => window.print()} disabled={waiting > 0}>
-          Print
+          {t('times.print')}
         </Button>
       </div>
       <div className={styles['times-controls']}>
         {cookers.length > 1 && (
           <Select
-            aria-label="Cooker"
+            aria-label={t('times.cooker')}
             value={chosen?.id}
             style={{ minWidth: '10.625rem' }}
             options={cookers.map(({ id, cooker: { name } }) => ({ value: id, label: name }))}
@@ -115,35 +121,35 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
           />
         )}
         <Select
-          aria-label="Let down"
+          aria-label={t('times.let-down')}
           value={release}
           style={{ minWidth: '10.625rem' }}
-          options={[...RELEASES]}
+          options={labelled(RELEASES)}
           onChange={setRelease}
         />
         <Select
-          aria-label="Starts from"
+          aria-label={t('times.starts-from')}
           value={startsFrom}
           style={{ minWidth: '9.375rem' }}
-          options={[...STARTS]}
+          options={labelled(STARTS)}
           onChange={setStartsFrom}
         />
-        <Segmented<Show> className="choice" value={show} options={[...SHOWN]} onChange={setShow} name="animal" />
+        <Segmented<Show> className="choice" value={show} options={labelled(SHOWN)} onChange={setShow} name="animal" />
         <span className="dim" role="status">
-          {waiting > 0 ? `${waiting} cuts to reckon…` : ''}
+          {waiting > 0 ? t('times.cuts-to-reckon', { waiting }) : ''}
         </span>
       </div>
-      <div className="times-frame vessel" tabIndex={0} role="region" aria-label="The chart">
+      <div className="times-frame vessel" tabIndex={0} role="region" aria-label={t('times.the-chart')}>
         <table className={styles['times-table']}>
           <thead>
             <tr>
-              <th scope="col">Cut</th>
-              <th scope="col">Whole, small</th>
-              <th scope="col">Whole, usual</th>
-              <th scope="col">Whole, large</th>
-              <th scope="col">Chunks</th>
-              <th scope="col">Bite-size</th>
-              <th scope="col">As it comes</th>
+              <th scope="col">{t('times.cut')}</th>
+              <th scope="col">{t('times.whole-small')}</th>
+              <th scope="col">{t('times.whole-usual')}</th>
+              <th scope="col">{t('times.whole-large')}</th>
+              <th scope="col">{t('times.chunks')}</th>
+              <th scope="col">{t('times.bite-size')}</th>
+              <th scope="col">{t('times.as-it-comes')}</th>
             </tr>
           </thead>
           <tbody>
@@ -160,8 +166,9 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
         </table>
       </div>
       <p className={clsx('dim', styles['times-note'])}>
-        Each cell: slices · fork · pulls. A dash: no length of run is sure enough. Heating up and letting down come on
-        top. <span className={styles['on-screen']}>Press a cut for its minutes over weight.</span>
+        {rich('times.each-cell-slices-fork-pulls', {
+          span: (words) => <span className={styles['on-screen']}>{words}</span>,
+        })}
       </p>
       {pictured && (
         <CutPicture
@@ -201,7 +208,7 @@ function Row({
       <th scope="row">
         <button type="button" className={styles['times-cut']} onClick={onPicture}>
           <span className="animal">{cut.species}</span> {cut.name.toLowerCase()}
-          <span className="visually-hidden">, minutes over weight</span>
+          <span className="visually-hidden">{t('times.minutes-over-weight-2')}</span>
         </button>
       </th>
       {Array.from({ length: 6 }, (_, column) => {
@@ -217,7 +224,7 @@ function Row({
                     {cell.minutes.slices ?? '–'} · <b>{cell.minutes.fork ?? '–'}</b> · {cell.minutes.pulls ?? '–'}
                   </span>
                   <small>
-                    {column === 5 ? `${FORM_NAMES[cell.form].toLowerCase()}, ` : ''}
+                    {column === 5 ? `${lowerFirst(textOf(FORM_NAMES[cell.form]))}, ` : ''}
                     {cell.pieces === 1 ? print('mass', cell.grams) : print('length', cell.thicknessCm)}
                   </small>
                 </div>

@@ -6,6 +6,7 @@ import { mealWords } from '../shared/meal-words';
 import { clockTime, dayWord } from '../shared/words';
 import { useBeside } from '../workers/use-beside';
 import styles from './tonight.module.css';
+import { rich, t, textOf } from '../language/t';
 
 interface AnswerProps {
   readonly forecast: Forecast | null;
@@ -20,30 +21,38 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
     return (
       <div role="alert" id="tonight-fault">
         <div className={styles['answer-begin']} style={{ fontSize: '1.75rem' }}>
-          This cannot be cooked as it stands
+          {t('tonight.this-cannot-be-cooked-as')}
         </div>
         <p>
           {fault}
-          {allowed === undefined ? '' : `. Allowed: ${allowed}`}
+          {allowed === undefined ? '' : t('tonight.allowed', { allowed })}
         </p>
       </div>
     );
   }
-  if (forecast === null) return <Spin description="Reckoning" />;
+  if (forecast === null) return <Spin description={t('tonight.reckoning')} />;
   const { chance } = forecast.tenderness;
   const { startAt } = forecast.clock;
   const late = lateStart(forecast.clock, now);
   const sure = inTen(chance.at + chance.past);
-  const odds = `${upperFirst(sure)} that ${TARGET_WORDS[forecast.plan.target]}.`;
-  const below = `${forecast.pressureMinutes} minutes under pressure, ${Math.round(forecast.pot.releaseMinutes)} for the pressure to fall. ${odds}`;
+  const odds = t('tonight.that', { sure: upperFirst(sure), targetWords: TARGET_WORDS[forecast.plan.target] });
+  const below = t('tonight.minutes-under-pressure-for-the', {
+    pressureMinutes: forecast.pressureMinutes,
+    releaseMinutes: Math.round(forecast.pot.releaseMinutes),
+    odds,
+  });
   if (startAt === null) return <p>{below}</p>;
   if (late !== null) {
     return (
       <>
-        <div className={styles['answer-begin']}>Begin now</div>
+        <div className={styles['answer-begin']}>{t('tonight.begin-now')}</div>
         <p>
-          Too late for {clockTime(forecast.clock.eatAt ?? '')}: begun now, dinner is at{' '}
-          <strong>{clockTime(late.dinnerAt)}</strong>. {below}
+          {rich('tonight.too-late-for-begun-now', {
+            time: clockTime(forecast.clock.eatAt ?? ''),
+            time2: clockTime(late.dinnerAt),
+            strong: (words) => <strong>{words}</strong>,
+            below,
+          })}
         </p>
       </>
     );
@@ -51,12 +60,15 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
   return (
     <>
       <div className={styles['answer-begin']}>
-        Begin {clockTime(startAt)}
-        {dayWord(startAt, now) === 'today' ? (
-          ''
-        ) : (
-          <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
-        )}
+        {rich('tonight.begin', {
+          time: clockTime(startAt),
+          value:
+            dayWord(startAt, now) === 'today' ? (
+              ''
+            ) : (
+              <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
+            ),
+        })}
       </div>
       <p>
         {below} <InTime forecast={forecast} />
@@ -76,9 +88,9 @@ function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
   if (odds === null || startAt === null || eatAt === null) return null;
   return (
     <>
-      {mealWords(forecast.plan.cookAhead !== undefined).by} {clockTime(eatAt)}: {inTen(odds.inTime)}
+      {textOf(mealWords(forecast.plan.cookAhead !== undefined).by)} {clockTime(eatAt)}: {inTen(odds.inTime)}
       {surer && surer.earlier > 0
-        ? `; begun ${clockTime(shiftIso(startAt, -surer.earlier))}, ${inTen(FAIRLY_SURE)}`
+        ? t('tonight.begun', { time: clockTime(shiftIso(startAt, -surer.earlier)), odds: inTen(FAIRLY_SURE) })
         : ''}
       .
     </>

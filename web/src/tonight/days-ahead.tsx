@@ -9,6 +9,7 @@ import { AheadList } from '../shared/ahead-list';
 import { useReckoned } from '../shared/use-reckoned';
 import { dayWord } from '../shared/words';
 import { useDayAlarms } from './use-day-alarms';
+import { t } from '../language/t';
 
 /** What is due within so many hours is worth a place on the first page. */
 const SOON_HOURS = 24;
@@ -44,15 +45,17 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
     }
   };
   return (
-    <section aria-label="Before the evening" className="days-ahead">
-      <h2>Before the evening</h2>
+    <section aria-label={t('tonight.before-the-evening')} className="days-ahead">
+      <h2>{t('tonight.before-the-evening')}</h2>
       {waiting.map(({ plan, one, tasks }) => (
         <div key={plan.id} className="card">
           <p>
             <Link to={`/bench/${plan.id}`}>
               <strong>{plan.name}</strong>
             </Link>
-            {plan.serveAt !== null && <span className="dim"> eaten {dayWord(plan.serveAt, now)}</span>}
+            {plan.serveAt !== null && (
+              <span className="dim">{t('tonight.eaten', { day: dayWord(plan.serveAt, now) })}</span>
+            )}
           </p>
           <AheadList
             plan={one.plan}

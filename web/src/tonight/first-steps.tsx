@@ -11,6 +11,8 @@ import { usualUnits } from '../shared/usual-units';
 import { usePreferences } from '../state/preferences';
 import { clsx } from 'clsx';
 import styles from './first-steps.module.css';
+import { rich, t, textOf } from '../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
@@ -30,27 +32,31 @@ export function FirstSteps(): ReactNode {
   }, [over, endFirstSteps]);
   if (!known || over) return null;
   return (
-    <section className={clsx('vessel', 'panel', styles['first-steps'])} aria-label="First steps">
+    <section className={clsx('vessel', 'panel', styles['first-steps'])} aria-label={t('tonight.first-steps')}>
       <div className={styles['first-head']}>
-        <h2>New here? Three things, and the minutes above are your own</h2>
+        <h2>{t('tonight.new-here-three-things-and')}</h2>
         <Button type="text" onClick={endFirstSteps}>
-          Not now
+          {t('tonight.not-now')}
         </Button>
       </div>
       {usualUnits(navigator.languages) === 'us' && settings.units === 'metric' && (
         <p className={styles['first-units']}>
-          Grams and centimetres, or as your browser has it?{' '}
-          <Button onClick={() => save.mutate({ ...settings, units: 'us' })}>Pounds and inches</Button>
+          {rich('tonight.grams-and-centimetres-or-as', {
+            button: (words) => <Button onClick={() => save.mutate({ ...settings, units: 'us' })}>{words}</Button>,
+          })}
         </p>
       )}
       <ol>
-        <Step title="Which pot is yours?" done={pot}>
+        <Step title={t('tonight.which-pot-is-yours')} done={pot}>
           <PotStep />
         </Step>
-        <Step title="How high is your kitchen?" done={high ? print('altitude', settings.kitchen.altitudeM) : null}>
+        <Step
+          title={t('tonight.how-high-is-your-kitchen')}
+          done={high ? print('altitude', settings.kitchen.altitudeM) : null}
+        >
           <HeightStep onDone={sayKitchen} />
         </Step>
-        <Step title="Go through it once, without meat" done={rehearsed ? 'rehearsed' : null}>
+        <Step title={t('tonight.go-through-it-once-without')} done={rehearsed ? 'rehearsed' : null}>
           <RehearseStep />
         </Step>
       </ol>
@@ -83,9 +89,9 @@ function Step({
   );
 }
 
-const KINDS: readonly (readonly [Cooker['kind'], string])[] = [
-  ['electric', 'Electric'],
-  ['stovetop', 'Stovetop'],
+const KINDS: readonly (readonly [Cooker['kind'], Message])[] = [
+  ['electric', say('tonight.electric')],
+  ['stovetop', say('tonight.stovetop')],
 ];
 
 function PotStep(): ReactNode {
@@ -106,8 +112,8 @@ function PotStep(): ReactNode {
   return (
     <>
       {KINDS.map(([kind, word]) => (
-        <div key={kind} className={styles['first-choices']} role="group" aria-label={word}>
-          <span className={styles['first-kind']}>{word}</span>
+        <div key={kind} className={styles['first-choices']} role="group" aria-label={textOf(word)}>
+          <span className={styles['first-kind']}>{textOf(word)}</span>
           {COOKER_SETS.filter(({ cooker }) => cooker.kind === kind).map((set) => (
             <Button
               key={set.id}
@@ -121,7 +127,7 @@ function PotStep(): ReactNode {
         </div>
       ))}
       <p className="field-note">
-        Take the nearest; what its plate and manual say is put right in <Link to="/cookers">Cookers</Link>.
+        {rich('tonight.take-the-nearest-what-its', { link: (words) => <Link to="/cookers">{words}</Link> })}
       </p>
     </>
   );
@@ -140,7 +146,7 @@ function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
     <>
       <div className={styles['first-choices']}>
         <QuantityInput
-          label="Altitude of the kitchen"
+          label={t('tonight.altitude-of-the-kitchen')}
           kind="altitude"
           value={typed}
           range={LIMITS.altitudeM}
@@ -150,13 +156,11 @@ function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
           }}
         />
         <Button onClick={() => keep(typed)} disabled={save.isPending}>
-          Keep it
+          {t('tonight.keep-it')}
         </Button>
       </div>
-      {save.error && <p role="alert">Not kept: {save.error.message}</p>}
-      <p className="field-note">
-        Thin air lets the pot work cooler: at {print('altitude', 1500)} the minutes grow by a fifth.
-      </p>
+      {save.error && <p role="alert">{t('tonight.not-kept-2', { message: save.error.message })}</p>}
+      <p className="field-note">{t('tonight.thin-air-lets-the-pot', { altitude: print('altitude', 1500) })}</p>
     </>
   );
 }
@@ -169,10 +173,10 @@ function RehearseStep(): ReactNode {
     <>
       <div className={styles['first-choices']}>
         <Button disabled={busy} onClick={() => void start({ exercise: first.id })}>
-          Rehearse: {first.name}
+          {t('tonight.rehearse', { name: first.name })}
         </Button>
       </div>
-      <p className="field-note">A simulated cooker, two minutes; nothing can be burnt for good.</p>
+      <p className="field-note">{t('tonight.a-simulated-cooker-two-minutes')}</p>
     </>
   );
 }

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
 import styles from './tonight.module.css';
+import { rich, t } from '../language/t';
 
 interface Props {
   readonly cut: string;
@@ -22,10 +23,10 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
   const boneIn = usuallyBoneIn(cut, form);
   const wanted = servings === undefined ? null : Math.min(LIMITS.meatGrams.max, meatFor({ cut, boneIn }, servings));
   return (
-    <div className={styles['for-people']} role="group" aria-label="How much for how many">
-      <span>{feeds === null ? 'How many eat?' : `It feeds about ${feeds}. How many eat?`}</span>
+    <div className={styles['for-people']} role="group" aria-label={t('tonight.how-much-for-how-many')}>
+      <span>{feeds === null ? t('tonight.how-many-eat') : t('tonight.it-feeds-about-how-many', { feeds })}</span>
       <NumberInput
-        aria-label="How many eat"
+        aria-label={t('tonight.how-many-eat-2')}
         min={LIMITS.servings.min}
         max={LIMITS.servings.max}
         value={servings ?? null}
@@ -35,12 +36,16 @@ export function ForPeople({ cut, form, grams, feeds, servings, onServings, onGra
       />
       {wanted !== null && (
         <span>
-          About <strong>{print('mass', wanted)}</strong> as bought, {boneIn ? 'on the bone' : 'without bone'}
+          {rich('tonight.about-as-bought-on-the', {
+            mass: print('mass', wanted),
+            strong: (words) => <strong>{words}</strong>,
+            boneIn,
+          })}
         </span>
       )}
       {wanted !== null && wanted !== grams && (
         <Button size="small" onClick={() => onGrams(wanted)}>
-          Take {print('mass', wanted)}
+          {t('tonight.take', { mass: print('mass', wanted) })}
         </Button>
       )}
     </div>

@@ -4,9 +4,10 @@ import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
-import { CUT_OPTIONS, dayOptions, FORM_PHRASES, inSentence } from '../shared/words';
+import { cutOptions, dayOptions, FORM_PHRASES, inSentence } from '../shared/words';
 import type { Asked } from './sentence';
 import styles from './tonight.module.css';
+import { rich, t, textOf } from '../language/t';
 
 interface Props {
   readonly asked: Asked;
@@ -28,79 +29,87 @@ const findsCut = (typed: string, option: object | undefined): boolean => {
 /** One sentence with gaps: what there is, cut how, for which pot, eaten when. */
 export function Gaps({ asked, now, cookers, cooker, change, onGramsFault, onTimeFault }: Props): ReactNode {
   return (
-    <div className={styles['sentence-gaps']} role="group" aria-label="What is for dinner">
-      I have{' '}
-      <span className={styles['gap']}>
-        <QuantityInput
-          label="How much meat"
-          kind="mass"
-          value={asked.grams}
-          range={LIMITS.meatGrams}
-          fitText
-          describedBy="tonight-fault"
-          onFault={onGramsFault}
-          onChange={(grams) => grams !== undefined && change({ grams })}
-        />
-      </span>{' '}
-      of{' '}
-      <span className={styles['gap']}>
-        <Select
-          aria-label="Which cut"
-          value={asked.cut}
-          showSearch={{ filterOption: findsCut }}
-          popupMatchSelectWidth={240}
-          options={CUT_OPTIONS}
-          onChange={(id) => {
-            const { forms } = cutById(id);
-            change({ cut: id, form: forms.includes(asked.form) ? asked.form : (forms[0] ?? 'whole') });
-          }}
-        />
-      </span>
-      ,{' '}
-      <span className={styles['gap']}>
-        <Select
-          aria-label="Cut how"
-          value={asked.form}
-          popupMatchSelectWidth={200}
-          options={cutById(asked.cut).forms.map((form) => ({ value: form, label: FORM_PHRASES[form] }))}
-          onChange={(form) => change({ form })}
-        />
-      </span>
-      , for{' '}
-      <span className={styles['gap']}>
-        <Select
-          aria-label="Which cooker"
-          value={cooker?.id ?? 'usual'}
-          popupMatchSelectWidth={240}
-          options={
-            cookers && cookers.length > 0
-              ? cookers.map(({ id, cooker: { name } }) => ({ value: id, label: inSentence(name) }))
-              : [{ value: 'usual', label: 'an electric pot' }]
-          }
-          onChange={(cookerId) => change({ cookerId })}
-        />
-      </span>
-      , and we eat at{' '}
-      <span className={styles['gap']}>
-        <TimeInput
-          label="When we eat"
-          value={asked.time}
-          style={{ width: '4.2em' }}
-          describedBy="tonight-fault"
-          onFault={onTimeFault}
-          onChange={(time) => change({ time })}
-        />
-      </span>{' '}
-      <span className={styles['gap']}>
-        <Select
-          aria-label="Which day"
-          value={asked.day}
-          popupMatchSelectWidth={180}
-          options={dayOptions(asked.day, now)}
-          onChange={(day) => change({ day })}
-        />
-      </span>
-      .
+    <div className={styles['sentence-gaps']} role="group" aria-label={t('tonight.what-is-for-dinner')}>
+      {rich('tonight.i-have-of-for-and', {
+        span: (
+          <span className={styles['gap']}>
+            <QuantityInput
+              label={t('tonight.how-much-meat')}
+              kind="mass"
+              value={asked.grams}
+              range={LIMITS.meatGrams}
+              fitText
+              describedBy="tonight-fault"
+              onFault={onGramsFault}
+              onChange={(grams) => grams !== undefined && change({ grams })}
+            />
+          </span>
+        ),
+        span2: (
+          <span className={styles['gap']}>
+            <Select
+              aria-label={t('tonight.which-cut')}
+              value={asked.cut}
+              showSearch={{ filterOption: findsCut }}
+              popupMatchSelectWidth={240}
+              options={cutOptions()}
+              onChange={(id) => {
+                const { forms } = cutById(id);
+                change({ cut: id, form: forms.includes(asked.form) ? asked.form : (forms[0] ?? 'whole') });
+              }}
+            />
+          </span>
+        ),
+        span3: (
+          <span className={styles['gap']}>
+            <Select
+              aria-label={t('tonight.cut-how')}
+              value={asked.form}
+              popupMatchSelectWidth={200}
+              options={cutById(asked.cut).forms.map((form) => ({ value: form, label: textOf(FORM_PHRASES[form]) }))}
+              onChange={(form) => change({ form })}
+            />
+          </span>
+        ),
+        span4: (
+          <span className={styles['gap']}>
+            <Select
+              aria-label={t('tonight.which-cooker')}
+              value={cooker?.id ?? 'usual'}
+              popupMatchSelectWidth={240}
+              options={
+                cookers && cookers.length > 0
+                  ? cookers.map(({ id, cooker: { name } }) => ({ value: id, label: inSentence(name) }))
+                  : [{ value: 'usual', label: t('tonight.an-electric-pot') }]
+              }
+              onChange={(cookerId) => change({ cookerId })}
+            />
+          </span>
+        ),
+        span5: (
+          <span className={styles['gap']}>
+            <TimeInput
+              label={t('tonight.when-we-eat')}
+              value={asked.time}
+              style={{ width: '4.2em' }}
+              describedBy="tonight-fault"
+              onFault={onTimeFault}
+              onChange={(time) => change({ time })}
+            />
+          </span>
+        ),
+        span6: (
+          <span className={styles['gap']}>
+            <Select
+              aria-label={t('tonight.which-day')}
+              value={asked.day}
+              popupMatchSelectWidth={180}
+              options={dayOptions(asked.day, now)}
+              onChange={(day) => change({ day })}
+            />
+          </span>
+        ),
+      })}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { keys, useLearnt } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
 import { GRADE_WORDS } from '../shared/words';
 import styles from './lately.module.css';
+import { t, textOf } from '../language/t';
 
 /** Less than this is not worth a word on the first page. */
 const WORTH = 0.05;
@@ -25,8 +26,8 @@ export function Lately(): ReactNode {
   if (!last || (last.total === 0 && learnt.length === 0)) return null;
   return (
     <div className="columns">
-      <section aria-label="Lately">
-        <h2>Lately</h2>
+      <section aria-label={t('tonight.lately')}>
+        <h2>{t('tonight.lately')}</h2>
         <ul className={styles['lately']}>
           {last.items.map(({ id, name, servedAt, grade, result, source }) => (
             <li key={id}>
@@ -34,19 +35,28 @@ export function Lately(): ReactNode {
               <Link to={`/log/${id}`}>{name}</Link>
               <span className={result === 'short' ? 'attention' : ''}>
                 {result === 'short' ? '▲ ' : result === 'past' ? '■ ' : '● '}
-                {grade === null ? (source === 'warmed' ? 'warmed and eaten' : 'not tried') : GRADE_WORDS[grade]}
+                {textOf(
+                  grade === null
+                    ? source === 'warmed'
+                      ? t('tonight.warmed-and-eaten')
+                      : t('tonight.not-tried')
+                    : GRADE_WORDS[grade],
+                )}
               </span>
             </li>
           ))}
         </ul>
       </section>
       {learnt.length > 0 && (
-        <section aria-label="What was learnt">
-          <h2>What was learnt</h2>
+        <section aria-label={t('tonight.what-was-learnt')}>
+          <h2>{t('tonight.what-was-learnt')}</h2>
           <ul className={styles['lately']}>
             {learnt.map((one) => (
               <li key={one.key}>
-                {learntWords(one)} <span className="dim">({one.cooks === 1 ? 'one cook' : `${one.cooks} cooks`})</span>
+                {learntWords(one)}{' '}
+                <span className="dim">
+                  ({one.cooks === 1 ? t('tonight.one-cook') : t('tonight.cooks', { cooks: one.cooks })})
+                </span>
               </li>
             ))}
           </ul>

@@ -2,6 +2,7 @@ import { CopyOutlined, DeleteOutlined, EditOutlined } from '@ant-design/icons';
 import { Dropdown } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { MoreButton } from './more-button';
+import { t } from '../language/t';
 
 interface Props {
   readonly name: string;
@@ -20,8 +21,8 @@ export function PlanMenu({ name, onRename, onCopy, onDelete }: Props): ReactNode
       trigger={['click']}
       menu={{
         items: [
-          { key: 'rename', icon: <EditOutlined aria-hidden />, label: 'Rename', onClick: onRename },
-          { key: 'copy', icon: <CopyOutlined aria-hidden />, label: 'Copy', onClick: onCopy },
+          { key: 'rename', icon: <EditOutlined aria-hidden />, label: t('tonight.rename'), onClick: onRename },
+          { key: 'copy', icon: <CopyOutlined aria-hidden />, label: t('tonight.copy'), onClick: onCopy },
           { key: 'delete', icon: <DeleteOutlined aria-hidden />, label: 'Delete', onClick: onDelete },
         ],
       }}

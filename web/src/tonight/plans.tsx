@@ -1,7 +1,7 @@
 import type { BraiseSummary } from '@hervir/contract';
 import { cutById, cutTitle, printDuration } from '@hervir/core';
 import { App, Input, Modal } from 'antd';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useBraises, usePlanActions } from '../api/queries';
 import { Trouble } from '../shared/trouble';
@@ -14,6 +14,8 @@ import { MoreButton } from './more-button';
 import { SayWhen } from './say-when';
 import { useNext, usePlansAhead, type Begins } from './use-next';
 import styles from './tonight.module.css';
+import { rich, t } from '../language/t';
+import { later } from '../language/load';
 
 const NO_PLANS: readonly BraiseSummary[] = [];
 
@@ -21,10 +23,10 @@ const NO_PLANS: readonly BraiseSummary[] = [];
 const TOGETHER = 1;
 
 /** Nor this: few plans reach back over days. */
-const DaysAhead = lazy(() => import('./days-ahead').then((module) => ({ default: module.DaysAhead })));
+const DaysAhead = later(() => import('./days-ahead').then((module) => module.DaysAhead));
 
 /** Not in the first load: the menu comes when it is asked for. */
-const PlanMenu = lazy(() => import('./plan-menu').then((module) => ({ default: module.PlanMenu })));
+const PlanMenu = later(() => import('./plan-menu').then((module) => module.PlanMenu));
 
 /** The kept plans: what is next, and the rest. */
 export function Plans({ now }: { readonly now: Date }): ReactNode {
@@ -35,14 +37,18 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
   if (braises.isPending) {
     return (
       <p className="dim" style={{ marginTop: 24 }}>
-        Looking for plans…
+        {t('tonight.looking-for-plans')}
       </p>
     );
   }
   if (braises.error) {
     return (
       <div style={{ marginTop: 24 }}>
-        <Trouble what="The plans cannot be shown." error={braises.error} again={() => void braises.refetch()} />
+        <Trouble
+          what={t('tonight.the-plans-cannot-be-shown')}
+          error={braises.error}
+          again={() => void braises.refetch()}
+        />
       </div>
     );
   }
@@ -54,8 +60,8 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
         <DaysAhead plans={ahead} now={now} />
       </Suspense>
       <div className="columns">
-        <section aria-label="Begin next">
-          <h2>Begin next</h2>
+        <section aria-label={t('tonight.begin-next')}>
+          <h2>{t('tonight.begin-next')}</h2>
           {next ? (
             <ul className="plan-grid">
               <PlanItem
@@ -66,17 +72,17 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
               />
             </ul>
           ) : (
-            <p className="dim">Nothing is waiting. A plan with a dinner ahead shows here.</p>
+            <p className="dim">{t('tonight.nothing-is-waiting-a-plan')}</p>
           )}
         </section>
-        <section aria-label="Plans">
+        <section aria-label={t('tonight.plans')}>
           <h2 className={styles['with-link']}>
-            Plans <Link to="/shopping">What to buy</Link>
+            {rich('tonight.plans-what-to-buy', { link: (words) => <Link to="/shopping">{words}</Link> })}
           </h2>
           {plans.length === 0 ? (
-            <p className="dim">No plans yet. Fill the sentence above; “Open on the bench” keeps it as a plan.</p>
+            <p className="dim">{t('tonight.no-plans-yet-fill-the')}</p>
           ) : rest.length === 0 ? (
-            <p className="dim">No others.</p>
+            <p className="dim">{t('tonight.no-others')}</p>
           ) : (
             <ul className="plan-grid">
               {rest.map((plan) => (
@@ -108,32 +114,38 @@ function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: 
   if (late !== null) {
     return (
       <span className="begin-at" style={{ color: 'var(--brass)' }}>
-        ▲ begin now, {printDuration(late.minutes)} late{' '}
-        <small>
-          {meal} {clockTime(late.dinnerAt)}
-        </small>
+        {rich('tonight.begin-now-late', {
+          duration: printDuration(late.minutes),
+          meal,
+          time: clockTime(late.dinnerAt),
+          small: (words) => <small>{words}</small>,
+        })}
       </span>
     );
   }
   if (after !== null) {
     return (
       <span className="begin-at" style={{ color: 'var(--brass)' }}>
-        ▲ begin {clockTime(startAt)}{' '}
-        <small>
-          {dayWord(startAt, now)}, {meal} {clockTime(eatAt)}: its pot is on the fire with {after.pot.name}
-        </small>
+        {rich('tonight.begin-its-pot-is-on', {
+          time: clockTime(startAt),
+          day: dayWord(startAt, now),
+          meal,
+          time2: clockTime(eatAt),
+          name: after.pot.name,
+          small: (words) => <small>{words}</small>,
+        })}
       </span>
     );
   }
   return (
     <span className="begin-at" style={{ color: 'var(--ember)' }}>
-      begin {clockTime(startAt)}{' '}
-      <small>
-        {dayWord(startAt, now)}
-        {earlierMinutes >= TOGETHER
-          ? `, ${printDuration(earlierMinutes)} earlier than alone: another plan wants your hands or its pot`
-          : ''}
-      </small>
+      {rich('tonight.begin-earlier-than-alone-another', {
+        time: clockTime(startAt),
+        day: dayWord(startAt, now),
+        earlierMinutes: earlierMinutes >= TOGETHER,
+        duration: printDuration(earlierMinutes),
+        small: (words) => <small>{words}</small>,
+      })}
     </span>
   );
 }
@@ -148,7 +160,11 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
 
   const remove = async (): Promise<void> => {
     await actions.remove(plan.id);
-    undo(`removed-${plan.id}`, `${plan.name} is put away.`, () => void actions.restore(plan.id).catch(sorry));
+    undo(
+      `removed-${plan.id}`,
+      t('tonight.is-put-away', { name: plan.name }),
+      () => void actions.restore(plan.id).catch(sorry),
+    );
   };
 
   return (
@@ -159,11 +175,17 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
         <span className="plan-facts">
           <span>
             {plan.unreadable === true
-              ? 'This Hervir cannot read it: it can be put away, and is in every backup.'
-              : `${print('mass', plan.grams)} of ${cutTitle(cutById(plan.cut))}, ${FORM_PHRASES[plan.form]}`}
+              ? t('tonight.this-hervir-cannot-read-it')
+              : t('tonight.of', {
+                  mass: print('mass', plan.grams),
+                  cut: cutTitle(cutById(plan.cut)),
+                  formPhrases: FORM_PHRASES[plan.form],
+                })}
           </span>
           <span>
-            {plan.serveAt === null ? plan.cookerName : `eat ${clockTime(plan.serveAt)} ${dayWord(plan.serveAt, now)}`}
+            {plan.serveAt === null
+              ? plan.cookerName
+              : t('tonight.eat', { time: clockTime(plan.serveAt), day: dayWord(plan.serveAt, now) })}
           </span>
         </span>
       </Link>
@@ -199,9 +221,15 @@ function Rename({ plan, close }: { readonly plan: BraiseSummary; readonly close:
     }
   };
   return (
-    <Modal title="Rename the plan" open okText="Rename" onOk={() => void save()} onCancel={close}>
+    <Modal
+      title={t('tonight.rename-the-plan')}
+      open
+      okText={t('tonight.rename')}
+      onOk={() => void save()}
+      onCancel={close}
+    >
       <Input
-        aria-label="Name"
+        aria-label={t('tonight.name')}
         value={name}
         maxLength={120}
         autoFocus

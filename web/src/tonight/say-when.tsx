@@ -1,11 +1,13 @@
 import type { BraiseSummary } from '@hervir/contract';
 import { Button } from 'antd';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { usePlanActions } from '../api/queries';
 import styles from './tonight.module.css';
+import { t } from '../language/t';
+import { later } from '../language/load';
 
 /** Not in the first load: it is asked for. */
-const DinnerTime = lazy(() => import('../shared/dinner-time').then((module) => ({ default: module.DinnerTime })));
+const DinnerTime = later(() => import('../shared/dinner-time').then((module) => module.DinnerTime));
 
 /** A plan without a dinner ahead is given one where it stands. */
 export function SayWhen({ plan, now }: { readonly plan: BraiseSummary; readonly now: Date }): ReactNode {
@@ -27,15 +29,19 @@ export function SayWhen({ plan, now }: { readonly plan: BraiseSummary; readonly 
   };
   return (
     <div className={styles['say-when']}>
-      <Button aria-expanded={asked} aria-label={`Say when we eat ${plan.name}`} onClick={() => setAsked(!asked)}>
-        {plan.serveAt === null ? 'Say when we eat' : 'Another day'}
+      <Button
+        aria-expanded={asked}
+        aria-label={t('tonight.say-when-we-eat', { name: plan.name })}
+        onClick={() => setAsked(!asked)}
+      >
+        {plan.serveAt === null ? t('tonight.say-when-we-eat-2') : t('tonight.another-day')}
       </Button>
       {asked && (
         <Suspense fallback={null}>
           <DinnerTime now={now} busy={busy} onServeAt={(serveAt) => void eatAt(serveAt)} />
         </Suspense>
       )}
-      {wrong !== null && <p role="alert">Not kept: {wrong}</p>}
+      {wrong !== null && <p role="alert">{t('tonight.not-kept', { wrong })}</p>}
     </div>
   );
 }

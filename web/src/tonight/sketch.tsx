@@ -2,6 +2,7 @@ import { TARGET_BAND, type Forecast, type Work } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { lineGeometry } from '../shared/line/geometry';
 import { useWidth } from '../shared/use-width';
+import { t } from '../language/t';
 
 const HEIGHT = 250;
 /** Only the curve is shown here: the lanes above it stay out of the frame. */
@@ -22,9 +23,9 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
   const start = (kind: Work['kind']): number | undefined =>
     forecast.clock.tasks.find(({ work }) => work.kind === kind)?.startMinute;
   const names: readonly (readonly [string, number | undefined])[] = [
-    ['sear', start('sear')],
-    ['lid on', start('come-up')],
-    ['let down', start('let-down')],
+    [t('tonight.sear'), start('sear')],
+    [t('tonight.lid-on'), start('come-up')],
+    [t('tonight.let-down'), start('let-down')],
   ];
   return (
     <div ref={box} aria-hidden>
@@ -62,7 +63,7 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
             textAnchor="end"
             style={{ fill: 'var(--dim)', fontSize: '0.875rem', fontFamily: 'var(--body)' }}
           >
-            eat
+            {t('tonight.eat-2')}
           </text>
         </svg>
       )}

@@ -1,6 +1,6 @@
 import { DEFAULT_KITCHEN } from '@hervir/core';
 import { Button } from 'antd';
-import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from '../api/queries';
 import { useNow } from '../shared/use-now';
@@ -13,20 +13,22 @@ import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
+import { t } from '../language/t';
+import { later } from '../language/load';
 
 /** Not in the first load: it stands below the plans. */
-const Lately = lazy(() => import('./lately').then((module) => ({ default: module.Lately })));
+const Lately = later(() => import('./lately').then((module) => module.Lately));
 
 /** Not in the first load: nobody asks why before there is an answer. */
-const ForPeople = lazy(() => import('./for-people').then((module) => ({ default: module.ForPeople })));
-const KeptList = lazy(() => import('../kept/kept-list').then((module) => ({ default: module.KeptList })));
-const WhyDrawer = lazy(() => import('./why-drawer').then((module) => ({ default: module.WhyDrawer })));
+const ForPeople = later(() => import('./for-people').then((module) => module.ForPeople));
+const KeptList = later(() => import('../kept/kept-list').then((module) => module.KeptList));
+const WhyDrawer = later(() => import('./why-drawer').then((module) => module.WhyDrawer));
 
 /** Only in a kitchen that is new. */
-const FirstSteps = lazy(() => import('./first-steps').then((module) => ({ default: module.FirstSteps })));
+const FirstSteps = later(() => import('./first-steps').then((module) => module.FirstSteps));
 
 /** Nor this: it comes with the first cook. */
-const OnTheFire = lazy(() => import('../cook/on-the-fire').then((module) => ({ default: module.OnTheFire })));
+const OnTheFire = later(() => import('../cook/on-the-fire').then((module) => module.OnTheFire));
 
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
 export function Tonight(): ReactNode {
@@ -65,7 +67,7 @@ export function Tonight(): ReactNode {
 
   return (
     <div className="room">
-      <h1 className="visually-hidden">Tonight</h1>
+      <h1 className="visually-hidden">{t('tonight.tonight')}</h1>
       <Gaps
         asked={asked}
         now={now}
@@ -76,7 +78,7 @@ export function Tonight(): ReactNode {
         onTimeFault={setTimeFault}
       />
 
-      <section className={clsx('vessel', styles['answer'])} aria-label="The answer" aria-live="polite">
+      <section className={clsx('vessel', styles['answer'])} aria-label={t('tonight.the-answer')} aria-live="polite">
         <div>
           <Answer
             forecast={forecast}
@@ -105,9 +107,9 @@ export function Tonight(): ReactNode {
             loading={create.isPending}
             disabled={plan === null || fault !== null || typedFault !== null}
           >
-            Open on the bench
+            {t('tonight.open-on-the-bench')}
           </Button>
-          <Button onClick={() => void navigate('/recipe')}>From a recipe</Button>
+          <Button onClick={() => void navigate('/recipe')}>{t('tonight.from-a-recipe')}</Button>
           <Button
             onClick={() => {
               setWhyShown(true);
@@ -115,11 +117,11 @@ export function Tonight(): ReactNode {
             }}
             disabled={forecast === null}
           >
-            Why these minutes
+            {t('tonight.why-these-minutes')}
           </Button>
           {create.error && (
             <p role="alert" style={{ color: 'var(--ember)' }}>
-              Not kept: {create.error.message}
+              {t('tonight.not-kept-2', { message: create.error.message })}
             </p>
           )}
         </div>

@@ -1,6 +1,7 @@
 import type { Reason } from '@hervir/core';
 import { Drawer } from 'antd';
 import type { ReactNode } from 'react';
+import { t } from '../language/t';
 
 interface Props {
   readonly open: boolean;
@@ -11,7 +12,7 @@ interface Props {
 /** The reasons behind the answer, beside it. */
 export function WhyDrawer({ open, reasons, onClose }: Props): ReactNode {
   return (
-    <Drawer title="Why these minutes" open={open} onClose={onClose} size={420}>
+    <Drawer title={t('tonight.why-these-minutes')} open={open} onClose={onClose} size={420}>
       <ul className="reasons">
         {reasons.map((reason) => (
           <li key={reason.text}>{reason.text}</li>

@@ -7,13 +7,22 @@ import type { StationProps } from '../station';
 import { WhenStage } from '../when-stage';
 import { ADDED } from './liquid-options';
 import styles from '../lists.module.css';
+import { t, textOf } from '../../language/t';
+import { type Message, say } from '@hervir/language';
+import { labelled } from '../../language/labelled';
 
-const APART = { toast: 'toast', soak: 'soak', saute: 'sauté', blend: 'blend', strain: 'strain' } as const;
-const WHEN: Readonly<Record<Addition['when'], string>> = {
-  fried: 'fried first',
-  'stirred-in': 'stirred in',
-  'on-top': 'on top',
-  after: 'after',
+const APART = {
+  toast: say('bench.apart-toast'),
+  soak: say('bench.apart-soak'),
+  saute: say('bench.apart-saute'),
+  blend: say('bench.apart-blend'),
+  strain: say('bench.apart-strain'),
+} as const;
+const WHEN: Readonly<Record<Addition['when'], Message>> = {
+  fried: say('bench.fried-first'),
+  'stirred-in': say('bench.stirred-in'),
+  'on-top': say('bench.on-top'),
+  after: say('bench.after'),
 };
 
 const WHEN_OPTIONS = (Object.keys(WHEN) as Addition['when'][]).map((value) => ({ value, label: WHEN[value] }));
@@ -22,29 +31,29 @@ const WHEN_OPTIONS = (Object.keys(WHEN) as Addition['when'][]).map((value) => ({
 export function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
   return (
     <ItemRows
-      label="Thick or sweet"
+      label={t('bench.thick-or-sweet')}
       items={plan.additions}
       nameOf={({ ingredient }) => liquidWord(ingredient)}
       blank={() => ({ ingredient: 'tomato-paste', grams: 40, when: 'on-top' as const })}
       most={20}
-      addLabel="Add paste, flour, sauce…"
+      addLabel={t('bench.add-paste-flour-sauce')}
       onChange={(additions) => edit((before) => ({ ...before, additions }))}
       rest={{
-        words: ({ when, apart }) => (apart ? `${WHEN[when]}, made apart` : WHEN[when]),
+        words: ({ when, apart }) => textOf(apart ? t('bench.made-apart', { when: WHEN[when] }) : WHEN[when]),
         fields: (item, change) => <AdditionRest plan={plan} item={item} change={change} />,
       }}
     >
       {({ ingredient, grams }, change, i) => (
         <>
           <Select
-            aria-label={`Addition ${i + 1}`}
+            aria-label={t('bench.addition', { i: i + 1 })}
             value={ingredient}
             options={ADDED}
             popupMatchSelectWidth={280}
             onChange={(next) => change({ ingredient: next, apart: undefined })}
           />
           <QuantityInput
-            label={`How much ${liquidWord(ingredient)}`}
+            label={t('bench.how-much-2', { liquidWord: liquidWord(ingredient) })}
             kind="mass"
             value={grams}
             range={LIMITS.ingredientGrams}
@@ -69,9 +78,9 @@ function AdditionRest({ plan, item, change }: RestProps & { readonly plan: Plan 
   return (
     <>
       <Select<Addition['when']>
-        aria-label={`When, ${name}`}
+        aria-label={t('bench.when', { name })}
         value={when}
-        options={WHEN_OPTIONS}
+        options={labelled(WHEN_OPTIONS)}
         popupMatchSelectWidth={140}
         onChange={(next) => change({ when: next })}
       />
@@ -94,29 +103,27 @@ function MadeApart({ item: { ingredient, apart }, change }: RestProps): ReactNod
           change({ apart: target.checked ? { steps: ['toast', 'soak', 'blend', 'strain'], swillMl: 120 } : undefined })
         }
       >
-        made apart
+        {t('bench.made-apart-2')}
       </Checkbox>
       {apart && (
         <>
           <Checkbox.Group
-            aria-label={`Steps of ${liquidWord(ingredient)}`}
+            aria-label={t('bench.steps-of', { liquidWord: liquidWord(ingredient) })}
             value={apart.steps}
-            options={APART_STEPS.map((step) => ({ value: step, label: APART[step] }))}
+            options={APART_STEPS.map((step) => ({ value: step, label: textOf(APART[step]) }))}
             onChange={(steps) =>
               change({ apart: { ...apart, steps: APART_STEPS.filter((step) => steps.includes(step)) } })
             }
           />
           <QuantityInput
-            label="Swill"
+            label={t('bench.swill')}
             kind="volume"
             value={apart.swillMl}
             range={LIMITS.liquidMl}
-            suffix={<span className="dim">swill</span>}
+            suffix={<span className="dim">{t('bench.swill-2')}</span>}
             onChange={(swillMl) => swillMl !== undefined && change({ apart: { ...apart, swillMl } })}
           />
-          <p className="caution-source">
-            Blend half full at most, the lid vented and a cloth over it: hot liquid blows a closed lid.
-          </p>
+          <p className="caution-source">{t('bench.blend-half-full-at-most')}</p>
         </>
       )}
     </div>

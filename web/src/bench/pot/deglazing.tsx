@@ -6,6 +6,7 @@ import { QuantityInput } from '../../shared/quantity-input';
 import type { StationProps } from '../station';
 import { DEGLAZING } from './liquid-options';
 import verdictsStyles from '../verdicts.module.css';
+import { t } from '../../language/t';
 
 /** What the base is scraped clean with, how much of it, and what does it without alcohol. */
 export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
@@ -19,13 +20,13 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
   const alcohol = deglaze !== null && liquidById(deglaze.liquid).alcoholFreeAlternative !== '';
   return (
     <>
-      <Field label="Deglaze" fault={faultAt('deglaze.ml')}>
+      <Field label={t('bench.deglaze')} fault={faultAt('deglaze.ml')}>
         {(id) => (
           <div className="pair">
             <Select
               id={id}
               value={deglaze?.liquid ?? 'no'}
-              options={[{ value: 'no', label: 'Not at all' }, ...DEGLAZING]}
+              options={[{ value: 'no', label: t('bench.not-at-all') }, ...DEGLAZING]}
               popupMatchSelectWidth={240}
               onChange={(liquid) =>
                 liquid === 'no' ? edit((before) => ({ ...before, deglaze: null })) : set({ liquid })
@@ -33,7 +34,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
             />
             {deglaze && (
               <QuantityInput
-                label="How much to deglaze with"
+                label={t('bench.how-much-to-deglaze-with')}
                 kind="volume"
                 value={deglaze.ml}
                 range={LIMITS.liquidMl}
@@ -46,14 +47,14 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
       {deglaze && (
         <div className="field-rest">
           <Checkbox checked={deglaze.scraped} onChange={(event) => set({ scraped: event.target.checked })}>
-            scraped clean
+            {t('bench.scraped-clean')}
           </Checkbox>
-          {alcohol && <span className="field-note">Boil the raw smell off; some alcohol stays.</span>}
+          {alcohol && <span className="field-note">{t('bench.boil-the-raw-smell-off')}</span>}
           {alcohol && instead && (
             <details className="fold">
-              <summary>Without alcohol</summary>
+              <summary>{t('bench.without-alcohol')}</summary>
               <Button className={verdictsStyles['wrapping']} onClick={() => set({ liquid: instead.id })}>
-                {instead.name} instead
+                {t('bench.instead', { name: instead.name })}
               </Button>
               <span className="field-note">{instead.changes}.</span>
             </details>

@@ -7,6 +7,7 @@ import { Additions } from './additions';
 import { Deglazing } from './deglazing';
 import { Poured } from './poured';
 import { WhichPot } from './which-pot';
+import { t } from '../../language/t';
 
 /** Third station: which pot, deglazing, liquid by school, and what is stirred in or laid on top. */
 export function PotStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
@@ -16,29 +17,29 @@ export function PotStation({ plan, forecast, edit, faultAt }: StationProps): Rea
         <WhichPot plan={plan} edit={edit} faultAt={faultAt} />
         <Deglazing plan={plan} edit={edit} faultAt={faultAt} />
         <Choice
-          label="Meat"
+          label={t('bench.meat')}
           value={plan.rack ? 'rack' : 'base'}
           options={[
-            { value: 'base', label: 'On the base' },
-            { value: 'rack', label: 'On a rack' },
+            { value: 'base', label: t('bench.on-the-base') },
+            { value: 'rack', label: t('bench.on-a-rack') },
           ]}
           onChange={(where) => edit((before) => ({ ...before, rack: where === 'rack' }))}
         />
         {plan.cooker.kind === 'stovetop' && (
           <Choice
-            label="Come up on"
+            label={t('bench.come-up-on')}
             value={plan.heat}
             options={[
-              { value: 'full', label: 'Full flame' },
-              { value: 'medium', label: 'Medium' },
+              { value: 'full', label: t('bench.full-flame') },
+              { value: 'medium', label: t('bench.medium') },
             ]}
             onChange={(heat) => edit((before) => ({ ...before, heat }))}
           />
         )}
         {plan.cooker.kind === 'electric' && (
           <Field
-            label="Starts later"
-            note={plan.waitsMinutes > 0 ? 'Raw meat must not lie long in a warm cooker.' : undefined}
+            label={t('bench.starts-later')}
+            note={plan.waitsMinutes > 0 ? t('bench.raw-meat-must-not-lie') : undefined}
             fault={faultAt('waitsMinutes')}
           >
             {(id) => (
@@ -47,7 +48,7 @@ export function PotStation({ plan, forecast, edit, faultAt }: StationProps): Rea
                 min={LIMITS.waitsMinutes.min}
                 max={LIMITS.waitsMinutes.max}
                 value={plan.waitsMinutes}
-                suffix="min"
+                suffix={t('bench.min-2')}
                 onChange={(waitsMinutes) => waitsMinutes !== null && edit((before) => ({ ...before, waitsMinutes }))}
               />
             )}

@@ -8,12 +8,15 @@ import type { StationProps } from '../station';
 import { WhenStage } from '../when-stage';
 import { POURED } from './liquid-options';
 import styles from '../lists.module.css';
+import { t, textOf } from '../../language/t';
+import { say } from '@hervir/language';
+import { labelled } from '../../language/labelled';
 
 const SCHOOLS = {
-  minimum: 'Minimum',
-  'half-buried': 'Half',
-  covered: 'Covered',
-  submerged: 'Under',
+  minimum: say('bench.minimum'),
+  'half-buried': say('bench.half'),
+  covered: say('bench.covered'),
+  submerged: say('bench.under'),
 } as const;
 const HOT_C = 90;
 const COLD_C = 20;
@@ -27,7 +30,11 @@ const POURED_AS: Readonly<Record<Warmth, Pick<PouredLiquid, 'temperatureC' | 'fr
   hot: { temperatureC: HOT_C, frozen: undefined },
   frozen: { temperatureC: COLD_C, frozen: true },
 };
-const WARMTHS = (['cold', 'hot', 'frozen'] as const).map((value) => ({ value, label: value }));
+const WARMTHS = [
+  { value: 'cold' as const, label: say('bench.cold') },
+  { value: 'hot' as const, label: say('bench.hot') },
+  { value: 'frozen' as const, label: say('bench.frozen-2') },
+];
 const warmthOf = ({ temperatureC, frozen }: PouredLiquid): Warmth =>
   frozen === true ? 'frozen' : temperatureC >= HOT_FROM_C ? 'hot' : 'cold';
 
@@ -37,7 +44,7 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
   return (
     <>
       <ItemRows
-        label="Liquid"
+        label={t('bench.liquid')}
         items={plan.liquids}
         nameOf={({ liquid }) => liquidWord(liquid)}
         blank={(): Plan['liquids'][number] => ({
@@ -46,16 +53,16 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
           temperatureC: COLD_C,
         })}
         most={12}
-        addLabel="Add a liquid"
+        addLabel={t('bench.add-a-liquid')}
         onChange={(liquids) => edit((before) => ({ ...before, liquids }))}
         rest={{
           words: warmthOf,
           fields: (item, change) => (
             <>
               <Select<Warmth>
-                aria-label={`How warm, ${liquidWord(item.liquid)}`}
+                aria-label={t('bench.how-warm', { liquidWord: liquidWord(item.liquid) })}
                 value={warmthOf(item)}
-                options={WARMTHS}
+                options={labelled(WARMTHS)}
                 onChange={(next) => change(POURED_AS[next])}
               />
               <WhenStage
@@ -71,14 +78,14 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
         {({ liquid, ml }, change, i) => (
           <>
             <Select
-              aria-label={i === 0 ? 'Liquid' : `Liquid ${i + 1}`}
+              aria-label={i === 0 ? t('bench.liquid') : t('bench.liquid-2', { i: i + 1 })}
               value={liquid}
               options={POURED}
               popupMatchSelectWidth={260}
               onChange={(next) => change({ liquid: next })}
             />
             <QuantityInput
-              label={i === 0 ? 'How much' : `How much, liquid ${i + 1}`}
+              label={i === 0 ? t('bench.how-much-3') : t('bench.how-much-liquid', { i: i + 1 })}
               kind="volume"
               value={ml}
               range={LIMITS.liquidMl}
@@ -109,7 +116,7 @@ function Schools({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): React
   const pour = (ml: number): void =>
     edit((before) => ({ ...before, liquids: before.liquids.map((item, i) => (i === 0 ? { ...item, ml } : item)) }));
   return (
-    <div className={styles['schools']} role="group" aria-label="How much liquid, by school">
+    <div className={styles['schools']} role="group" aria-label={t('bench.how-much-liquid-by-school')}>
       {schools.map(({ school, pourMl }) => (
         <button
           key={school}
@@ -118,7 +125,7 @@ function Schools({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): React
           aria-pressed={Math.abs(first.ml - pourMl) < SAME_ML}
           onClick={() => pour(pourMl)}
         >
-          {SCHOOLS[school]}
+          {textOf(SCHOOLS[school])}
           <span className="figure">{print('volume', pourMl)}</span>
         </button>
       ))}

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useCookers } from '../../api/queries';
 import { Field } from '../../shared/field';
 import type { StationProps } from '../station';
+import { t } from '../../language/t';
 
 /** Which of the kitchen's cookers it is cooked in. */
 export function WhichPot({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
@@ -10,11 +11,9 @@ export function WhichPot({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>
   const own = cookers.find(({ cooker }) => cooker.name === plan.cooker.name);
   return (
     <Field
-      label="Cooker"
+      label={t('bench.cooker')}
       fault={faultAt('cooker.watts')}
-      note={
-        own || cookers.length === 0 ? undefined : 'As it was when this was planned; it is no longer among your cookers.'
-      }
+      note={own || cookers.length === 0 ? undefined : t('bench.as-it-was-when-this')}
     >
       {(id) => (
         <Select

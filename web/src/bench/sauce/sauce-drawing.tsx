@@ -5,6 +5,7 @@ import { useUnits } from '../../shared/use-units';
 import { longDay } from '../../shared/words';
 import styles from './sauce-drawing.module.css';
 import stagesStyles from '../stages.module.css';
+import { rich, t } from '../../language/t';
 
 /** One volume between the open pot and the spoon. */
 export interface SauceBar {
@@ -28,12 +29,12 @@ export function sauceBars({ liquid, finish }: Pick<Forecast, 'liquid' | 'finish'
   const boiledOff = Math.max(0, inPot - ladleOutMl - reducedMl);
   const added = sauceMl - (inPot - ladleOutMl - boiledOff);
   const parts: SauceBar[] = [
-    { what: 'ladled out', ml: -ladleOutMl, whole: false },
-    { what: 'boiled off', ml: -boiledOff, whole: false },
-    { what: 'stirred in', ml: added, whole: false },
+    { what: t('bench.ladled-out'), ml: -ladleOutMl, whole: false },
+    { what: t('bench.boiled-off'), ml: -boiledOff, whole: false },
+    { what: t('bench.stirred-in'), ml: added, whole: false },
   ];
   return [
-    { what: 'in the open pot', ml: inPot, whole: true },
+    { what: t('bench.in-the-open-pot'), ml: inPot, whole: true },
     ...parts.filter(({ ml }) => Math.abs(ml) >= WORTH_ML),
     { what: 'sauce', ml: sauceMl, whole: true },
   ];
@@ -42,8 +43,8 @@ export function sauceBars({ liquid, finish }: Pick<Forecast, 'liquid' | 'finish'
 /** What is done to the sauce, in its order. */
 export function ToFinish({ forecast: { finish } }: { readonly forecast: Forecast }): ReactNode {
   return (
-    <section aria-label="The finish" className={styles['finish']}>
-      <h3>To finish</h3>
+    <section aria-label={t('bench.the-finish')} className={styles['finish']}>
+      <h3>{t('bench.to-finish')}</h3>
       <ol>
         {finish.steps.map(({ id, text }) => (
           <li key={id + text}>{text}</li>
@@ -58,9 +59,11 @@ export function SauceDrawing({ forecast }: { readonly forecast: Forecast }): Rea
   const { print } = useUnits();
   const { finish } = forecast;
   return (
-    <section aria-label="From pot to spoon" className={styles['finish']}>
+    <section aria-label={t('bench.from-pot-to-spoon')} className={styles['finish']}>
       <Bars bars={sauceBars(forecast)} />
-      {finish.skimMl > 0 && <p className="dim">{print('volume', finish.skimMl)} of fat is skimmed off.</p>}
+      {finish.skimMl > 0 && (
+        <p className="dim">{t('bench.of-fat-is-skimmed-off', { volume: print('volume', finish.skimMl) })}</p>
+      )}
       <PlateAndLeft forecast={forecast} />
     </section>
   );
@@ -94,15 +97,18 @@ function Bars({ bars }: { readonly bars: readonly SauceBar[] }): ReactNode {
 function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode {
   const { print } = useUnits();
   return (
-    <section aria-label="The plate" className={styles['finish']}>
-      <h3>On the plate</h3>
+    <section aria-label={t('bench.the-plate')} className={styles['finish']}>
+      <h3>{t('bench.on-the-plate')}</h3>
       <p>{forecast.finish.platingText}</p>
       <p className="dim">
-        {print('mass', forecast.yield.cookedGrams[0])} to {print('mass', forecast.yield.cookedGrams[1])} of cooked meat,{' '}
-        {Math.round(forecast.yield.portions)} servings at the usual amount.
+        {t('bench.to-of-cooked-meat-servings', {
+          mass: print('mass', forecast.yield.cookedGrams[0]),
+          mass2: print('mass', forecast.yield.cookedGrams[1]),
+          portions: Math.round(forecast.yield.portions),
+        })}
       </p>
       <details className="fold">
-        <summary>What is left over</summary>
+        <summary>{t('bench.what-is-left-over')}</summary>
         <ul className={stagesStyles['leftovers']}>
           {forecast.leftovers.steps.map((step) => (
             <li key={step}>{step}</li>
@@ -110,14 +116,14 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
         </ul>
         {forecast.leftovers.useBy && (
           <p>
-            Eat it from the fridge by <strong>{longDay(forecast.leftovers.useBy.fridge)}</strong>, from the freezer by{' '}
-            <strong>{longDay(forecast.leftovers.useBy.freezer)}</strong>.
+            {rich('bench.eat-it-from-the-fridge', {
+              day: longDay(forecast.leftovers.useBy.fridge),
+              strong: (words) => <strong>{words}</strong>,
+              day2: longDay(forecast.leftovers.useBy.freezer),
+            })}
           </p>
         )}
-        <p className="caution-source">
-          Source: US FDA Food Code 2022, 3-501.14; USDA FSIS cold storage chart. Your local food-safety authority comes
-          first.
-        </p>
+        <p className="caution-source">{t('bench.source-us-fda-food-code')}</p>
       </details>
     </section>
   );

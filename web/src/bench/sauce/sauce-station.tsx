@@ -7,12 +7,21 @@ import { QuantityInput } from '../../shared/quantity-input';
 import { changing, type StationProps } from '../station';
 import styles from './sauce-station.module.css';
 import { Servings } from './servings';
+import { t } from '../../language/t';
+import { labelled } from '../../language/labelled';
+import { type Message, say } from '@hervir/language';
 
-const THICKENERS = [
-  { value: 'none' as const, label: 'Nothing' },
+const thickeners = (): { value: string; label: string }[] => [
+  { value: 'none' as const, label: t('bench.nothing') },
   ...THICKENER_KINDS.map(({ id, name }) => ({ value: id, label: name })),
 ];
-const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: value }));
+const BODY_WORDS: Readonly<Record<(typeof BODIES)[number], Message>> = {
+  thin: say('bench.body-thin'),
+  light: say('bench.body-light'),
+  coating: say('bench.body-coating'),
+  thick: say('bench.body-thick'),
+};
+const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: BODY_WORDS[value] }));
 
 /** Sixth station: how the sauce is finished, and for how many. */
 export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
@@ -20,31 +29,31 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
   const change = changing(edit, 'finish');
   return (
     <div className="fields">
-      <Field label="Thicken" fault={faultAt('finish.thickener')}>
+      <Field label={t('bench.thicken-2')} fault={faultAt('finish.thickener')}>
         {(id) => (
           <div className="pair">
             <Select
               id={id}
               value={finish.thickener}
-              options={THICKENERS}
+              options={thickeners()}
               onChange={(thickener) => change({ thickener })}
             />
             {finish.thickener !== 'none' && (
               <Select
-                aria-label="Body"
+                aria-label={t('bench.body')}
                 value={finish.body}
-                options={BODY_OPTIONS}
+                options={labelled(BODY_OPTIONS)}
                 onChange={(body) => change({ body })}
               />
             )}
           </div>
         )}
       </Field>
-      <Field label="Sauce" fault={faultAt('finish.sauceMl')} note="Empty: all there is. Less: ladled out and reduced.">
+      <Field label={t('bench.sauce')} fault={faultAt('finish.sauceMl')} note={t('bench.empty-all-there-is-less')}>
         {(id) => (
           <QuantityInput
             id={id}
-            label="Sauce"
+            label={t('bench.sauce')}
             kind="volume"
             value={finish.sauceMl ?? undefined}
             range={LIMITS.liquidMl}
@@ -55,13 +64,13 @@ export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): R
       </Field>
       <Treatments plan={plan} edit={edit} />
       <div className={styles['pair']}>
-        <Field label="Rest">
+        <Field label={t('bench.rest')}>
           {(id) => (
             <NumberInput
               id={id}
               min={LIMITS.restMinutes.min}
               max={LIMITS.restMinutes.max}
-              suffix="min"
+              suffix={t('bench.min-2')}
               value={finish.restMinutes}
               onChange={(restMinutes) => restMinutes !== null && change({ restMinutes })}
             />
@@ -80,25 +89,25 @@ function Treatments({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactN
   return (
     <div className="field-rest">
       <Checkbox checked={finish.skim} onChange={(event) => change({ skim: event.target.checked })}>
-        skimmed
+        {t('bench.skimmed')}
       </Checkbox>
       <Checkbox
         checked={finish.strain !== 'no'}
         onChange={(event) => change({ strain: event.target.checked ? 'thrown' : 'no' })}
       >
-        strained
+        {t('bench.strained')}
       </Checkbox>
       <Checkbox checked={finish.blend} onChange={(event) => change({ blend: event.target.checked })}>
-        blended
+        {t('bench.blended')}
       </Checkbox>
       {finish.strain !== 'no' && (
         <Select
-          aria-label="What becomes of the solids"
+          aria-label={t('bench.what-becomes-of-the-solids')}
           value={finish.strain}
           options={[
-            { value: 'thrown' as const, label: 'solids thrown away' },
-            { value: 'kept' as const, label: 'solids kept' },
-            { value: 'put-back' as const, label: 'solids put back' },
+            { value: 'thrown' as const, label: t('bench.solids-thrown-away') },
+            { value: 'kept' as const, label: t('bench.solids-kept') },
+            { value: 'put-back' as const, label: t('bench.solids-put-back') },
           ]}
           popupMatchSelectWidth={180}
           onChange={(strain) => change({ strain })}
@@ -107,10 +116,10 @@ function Treatments({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactN
       {isPulled(plan.target) && (
         <>
           <Checkbox checked={finish.meatBack} onChange={(event) => change({ meatBack: event.target.checked })}>
-            pulled before it reduces
+            {t('bench.pulled-before-it-reduces')}
           </Checkbox>
           <Checkbox checked={finish.crisp} onChange={(event) => change({ crisp: event.target.checked })}>
-            shreds crisped
+            {t('bench.shreds-crisped')}
           </Checkbox>
         </>
       )}
@@ -118,7 +127,7 @@ function Treatments({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactN
         checked={plan.servedFrom === 'pot'}
         onChange={(event) => edit((before) => ({ ...before, servedFrom: event.target.checked ? 'pot' : 'plate' }))}
       >
-        eaten from the pot
+        {t('bench.eaten-from-the-pot')}
       </Checkbox>
     </div>
   );

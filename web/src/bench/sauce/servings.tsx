@@ -7,6 +7,7 @@ import { useUnits } from '../../shared/use-units';
 import { reckoner } from '../../workers/reckoner';
 import type { Answer } from '../../workers/reckoning';
 import type { StationProps } from '../station';
+import { t } from '../../language/t';
 
 /** The whole plan for another number of people, with what that changes, before it is taken. */
 export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
@@ -21,7 +22,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
   }).data;
   return (
     <>
-      <Field label="For">
+      <Field label={t('bench.for-2')}>
         {(id) => (
           <InputNumber
             id={id}
@@ -29,7 +30,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
             min={LIMITS.servings.min}
             max={LIMITS.servings.max}
             precision={0}
-            suffix="people"
+            suffix={t('bench.people')}
             value={wanted}
             onChange={(next) => next !== null && setWanted(next)}
           />
@@ -44,12 +45,10 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
                   <li key={line}>{line}</li>
                 ))}
               </ul>
-              <Button onClick={() => edit(() => scaled.value.plan)}>Make it for {wanted}</Button>
+              <Button onClick={() => edit(() => scaled.value.plan)}>{t('bench.make-it-for', { wanted })}</Button>
             </>
           ) : (
-            <p className="field-fault">
-              {scaled.problem}; allowed: {scaled.allowed}
-            </p>
+            <p className="field-fault">{t('bench.allowed', { problem: scaled.problem, allowed: scaled.allowed })}</p>
           )}
         </div>
       )}

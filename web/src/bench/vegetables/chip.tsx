@@ -4,6 +4,7 @@ import type { KeyboardEvent, ReactNode } from 'react';
 import { MARKS } from '../../shared/verdict';
 import type { LaneItem } from './lane-items';
 import styles from './lanes.module.css';
+import { t } from '../../language/t';
 
 /** By what a chip is known to what is dragged. */
 export const chipId = ({ kind, index }: Pick<LaneItem, 'kind' | 'index'>): string => `${kind}-${index}`;
@@ -57,8 +58,7 @@ export function Chip({ item, amount, places, where, open, onOpen, onMove }: Prop
       {told && ' '}
       {told && <small>{textureWord(staged.texture)}</small>}
       <span className="visually-hidden">
-        ({where.toLowerCase()}
-        {met ? '' : ', not as asked'}; arrow keys move it)
+        {t('bench.not-as-asked-arrow-keys', { where: where.toLowerCase(), met })}
       </span>{' '}
       <small className={styles['amount']}>{amount}</small>
     </button>

@@ -8,6 +8,7 @@ import { isChosen, type Chosen, type LaneItem } from './lane-items';
 import styles from './lanes.module.css';
 import { changedAt, withoutAt, type ItemOf, type ListKind } from './plan-lists';
 import { StageFields } from './stage-fields';
+import { t } from '../../language/t';
 
 interface Props {
   readonly plan: Plan;
@@ -28,12 +29,7 @@ export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): Rea
     first.current = key;
   }, [key]);
   if (chosen === null) {
-    return (
-      <p className="dim">
-        Nothing goes in with the meat yet. What you add is put where it comes out as you like it: from the start, in a
-        second run, in an open simmer or off the heat.
-      </p>
-    );
+    return <p className="dim">{t('bench.nothing-goes-in-with-the')}</p>;
   }
   if (chosen.kind === 'stage') {
     return (
@@ -45,7 +41,7 @@ export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): Rea
   const lane = items.find((item) => isChosen(chosen, item));
   const fields = fieldsOf(plan, chosen, lane, edit);
   if (!fields) return null;
-  const name = lane?.name ?? 'It';
+  const name = lane?.name ?? t('bench.it');
   return (
     <section ref={panel} className={styles['chosen']} aria-label={name}>
       <div className={styles['chosen-head']}>
@@ -53,7 +49,7 @@ export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): Rea
         <Button
           type="text"
           icon={<CloseOutlined aria-hidden />}
-          aria-label={`Take ${name.toLowerCase()} out`}
+          aria-label={t('bench.take-out', { name: name.toLowerCase() })}
           onClick={() => edit((before) => withoutAt(before, chosen.kind, chosen.index))}
         />
       </div>

@@ -16,6 +16,9 @@ import { OwnName } from '../own-name';
 import { AT_THE_END, placesFor, type LaneItem } from './lane-items';
 import { Outcome } from './outcome';
 import { placesOf } from '../places';
+import { t } from '../../language/t';
+import { say } from '@hervir/language';
+import { labelled } from '../../language/labelled';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
 const GRAIN_OPTIONS = GRAINS.map(({ id, name }) => ({ value: id, label: name }));
@@ -32,7 +35,7 @@ interface Props<T> {
 
 /** Where a vegetable or a grain may go, with the place that Hervir would choose. */
 const placeOptions = (plan: Plan): { value: string; label: string }[] => [
-  { value: 'auto', label: 'best place' },
+  { value: 'auto', label: t('bench.best-place') },
   ...placesOf(plan).map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
 ];
 
@@ -45,7 +48,7 @@ interface HowMuchProps {
 function HowMuch({ of, grams, onGrams }: HowMuchProps): ReactNode {
   return (
     <QuantityInput
-      label={`How much ${of}`}
+      label={t('bench.how-much-5', { of })}
       kind="mass"
       value={grams}
       range={LIMITS.ingredientGrams}
@@ -64,7 +67,7 @@ interface PlaceProps {
 function PlaceOf({ plan, of, place, onPlace }: PlaceProps): ReactNode {
   return (
     <Select
-      aria-label={`Place of ${of}`}
+      aria-label={t('bench.place-of', { of })}
       value={place}
       options={placeOptions(plan)}
       popupMatchSelectWidth={190}
@@ -80,7 +83,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
   return (
     <div className="item-fields">
       <Select
-        aria-label={`Vegetable ${number}`}
+        aria-label={t('bench.vegetable-2', { number })}
         value={item.vegetable}
         options={VEGETABLE_OPTIONS}
         showSearch={{ optionFilterProp: 'label' }}
@@ -89,7 +92,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
       />
       <HowMuch of={called} grams={item.grams} onGrams={(grams) => change({ grams })} />
       <QuantityInput
-        label={`Size of ${called}`}
+        label={t('bench.size-of', { called })}
         kind="length"
         value={item.sizeCm}
         range={LIMITS.vegetableCm}
@@ -97,7 +100,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
         onChange={(sizeCm) => change({ sizeCm })}
       />
       <Select
-        aria-label={`Texture of ${called}`}
+        aria-label={t('bench.texture-of', { called })}
         value={item.texture}
         options={TEXTURE_OPTIONS}
         popupMatchSelectWidth={150}
@@ -113,8 +116,8 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
 }
 
 const LAYERS = [
-  { value: 'on-top' as const, label: 'levelled on top' },
-  { value: 'stirred-in' as const, label: 'stirred in' },
+  { value: 'on-top' as const, label: say('bench.levelled-on-top') },
+  { value: 'stirred-in' as const, label: say('bench.stirred-in') },
 ];
 
 /** What a grain is, how much, where it goes in, and what raw beans ask for. */
@@ -124,7 +127,7 @@ export function GrainFields({ plan, number, item, lane, change }: Props<Plan['gr
   return (
     <div className="item-fields">
       <Select
-        aria-label={`Grain ${number}`}
+        aria-label={t('bench.grain', { number })}
         value={item.grain}
         options={GRAIN_OPTIONS}
         popupMatchSelectWidth={220}
@@ -134,9 +137,9 @@ export function GrainFields({ plan, number, item, lane, change }: Props<Plan['gr
       <PlaceOf plan={plan} of={called} place={item.place} onPlace={(place) => change({ place })} />
       {lane?.place === 'start' && (
         <Select
-          aria-label={`Layer of ${called}`}
+          aria-label={t('bench.layer-of', { called })}
           value={item.layer ?? 'on-top'}
-          options={LAYERS}
+          options={labelled(LAYERS)}
           popupMatchSelectWidth={160}
           onChange={(layer) => change({ layer })}
         />
@@ -157,18 +160,18 @@ export function OtherFields({ plan, number, item, change }: Omit<Props<Plan['oth
   return (
     <div className="item-fields">
       <Input
-        aria-label={`What it is, ${number}`}
+        aria-label={t('bench.what-it-is', { number })}
         value={item.name}
         maxLength={80}
         onChange={({ target }) => target.value.trim() !== '' && change({ name: target.value })}
       />
       <HowMuch of={item.name} grams={item.grams} onGrams={(grams) => change({ grams })} />
       <Select
-        aria-label={`Place of ${item.name}`}
+        aria-label={t('bench.place-of-2', { name: item.name })}
         value={item.place}
         options={places.map((value) => ({
           value,
-          label: value === AT_THE_END ? 'at the very end' : placeName(plan, value).toLowerCase(),
+          label: value === AT_THE_END ? t('bench.at-the-very-end-2') : placeName(plan, value).toLowerCase(),
         }))}
         popupMatchSelectWidth={190}
         onChange={(place) => change({ place })}

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3';
 import type { LaneOf } from './lane-items';
+import { t } from '../../language/t';
 
 /** A lane is never drawn for fewer minutes than this. */
 const SHORTEST = 6;
@@ -53,8 +54,8 @@ export const isWithin = (
 
 /** A window in words that are as short as its row: "3–8 min", "from 20 min". */
 export function windowWords({ from, to }: { readonly from: number | null; readonly to: number | null }): string {
-  if (from === null) return 'never here';
-  if (to === null) return `from ${Math.ceil(from)} min`;
+  if (from === null) return t('bench.never-here');
+  if (to === null) return t('bench.from-min', { from: Math.ceil(from) });
   const [first, last] = [Math.ceil(from - 0.5), Math.max(0, Math.floor(to - 1e-6))];
-  return first >= last ? `${last} min` : `${first}–${last} min`;
+  return first >= last ? t('bench.min-7', { last }) : t('bench.min-8', { first, last });
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Minutes } from '../../shared/line/use-minutes';
 import styles from './lanes.module.css';
+import { t } from '../../language/t';
 
 interface Props {
   readonly name: string;
@@ -21,14 +22,14 @@ export function LaneHandle({ name, minutes, most, left, fixed, handlers }: Props
       style={{ left: `${left}%` }}
       role="slider"
       tabIndex={0}
-      aria-label={`${name}: its minutes`}
+      aria-label={t('bench.its-minutes', { name })}
       aria-valuemin={0}
       aria-valuemax={most}
       aria-valuenow={minutes}
-      aria-valuetext={`${Math.round(minutes)} minutes`}
+      aria-valuetext={t('bench.minutes-2', { minutes: Math.round(minutes) })}
       {...handlers}
     >
-      {Math.round(minutes)} min
+      {t('bench.min-10', { minutes: Math.round(minutes) })}
     </div>
   );
 }

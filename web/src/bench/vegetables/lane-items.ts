@@ -15,6 +15,7 @@ import {
 } from '@hervir/core';
 import { placesOf } from '../places';
 import { changedAt } from './plan-lists';
+import { t } from '../../language/t';
 
 /** Something that goes in at a stage, by the list of the plan it stands in. */
 export interface LaneItem {
@@ -95,8 +96,8 @@ export function lanesOf(plan: Plan, forecast: Forecast): LaneOf[] {
       place !== AT_THE_END && isHotPlace(plan, place) && (stage !== undefined || (own?.minutes ?? null) !== null);
     return {
       place,
-      name: place === AT_THE_END ? 'At the very end' : placeName(plan, place),
-      short: place === AT_THE_END ? 'At the end' : placeShort(plan, place),
+      name: place === AT_THE_END ? t('bench.at-the-very-end') : placeName(plan, place),
+      short: place === AT_THE_END ? t('bench.at-the-end') : placeShort(plan, place),
       minutes: place === 'start' ? forecast.pressureMinutes : hot ? (stage?.minutes ?? own?.minutes ?? 0) : null,
       fixed: place === 'start' ? plan.pressureMinutes !== null : (own?.minutes ?? null) !== null,
       items: items.filter((one) => one.place === place),

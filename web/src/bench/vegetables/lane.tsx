@@ -8,6 +8,7 @@ import { isWithin, laneScale, windowBar, windowWords, type LaneScale } from './l
 import { LaneHandle } from './lane-handle';
 import type { LaneItem, LaneOf } from './lane-items';
 import styles from './lanes.module.css';
+import { t } from '../../language/t';
 
 interface Props {
   readonly lane: LaneOf;
@@ -90,7 +91,7 @@ function ItemTrack({
         <span className={styles['mark']} data-fits={fits} style={{ left: `${scale.at(minutes)}%` }} />
       </span>
       <span className={styles['words']} data-fits={fits}>
-        <span className="visually-hidden">{name} is as asked at </span>
+        <span className="visually-hidden">{t('bench.is-as-asked-at', { name })}</span>
         {windowWords(window)}
       </span>
     </>

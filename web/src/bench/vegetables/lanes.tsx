@@ -6,6 +6,7 @@ import { Chip, chipId } from './chip';
 import { Lane } from './lane';
 import { isChosen, isShown, placesFor, type Chosen, type LaneItem, type LaneOf } from './lane-items';
 import styles from './lanes.module.css';
+import { t } from '../../language/t';
 
 interface Props {
   readonly lanes: readonly LaneOf[];
@@ -38,7 +39,7 @@ export function Lanes({ lanes, chosen, onChoose, onMove, onMinutes }: Props): Re
   const { board, follow } = useFocusAlong(lanes);
   const items = lanes.flatMap((lane) => lane.items);
   const itemOf = (id: UniqueIdentifier): LaneItem | undefined => items.find((one) => chipId(one) === id);
-  const nameOf = (id: UniqueIdentifier): string => itemOf(id)?.name ?? 'It';
+  const nameOf = (id: UniqueIdentifier): string => itemOf(id)?.name ?? t('bench.it');
   const called = (id: UniqueIdentifier): string => lanes.find(({ place }) => place === id)?.name.toLowerCase() ?? '';
   const move = (item: LaneItem, place: Place): void => {
     follow(item);
@@ -60,13 +61,16 @@ export function Lanes({ lanes, chosen, onChoose, onMove, onMinutes }: Props): Re
     <DndContext
       sensors={sensors}
       accessibility={{
-        screenReaderInstructions: { draggable: 'Left and right arrow move it to another stage.' },
+        screenReaderInstructions: { draggable: t('bench.left-and-right-arrow-move') },
         announcements: {
-          onDragStart: ({ active }) => `${nameOf(active.id)} is lifted.`,
-          onDragOver: ({ active, over }) => (over ? `${nameOf(active.id)} is over ${called(over.id)}.` : undefined),
+          onDragStart: ({ active }) => t('bench.is-lifted', { nameOf: nameOf(active.id) }),
+          onDragOver: ({ active, over }) =>
+            over ? t('bench.is-over', { nameOf: nameOf(active.id), called: called(over.id) }) : undefined,
           onDragEnd: ({ active, over }) =>
-            over ? `${nameOf(active.id)} goes in: ${called(over.id)}.` : `${nameOf(active.id)} stays where it was.`,
-          onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+            over
+              ? t('bench.goes-in', { nameOf: nameOf(active.id), called: called(over.id) })
+              : t('bench.stays-where-it-was', { nameOf: nameOf(active.id) }),
+          onDragCancel: ({ active }) => t('bench.stays-where-it-was', { nameOf: nameOf(active.id) }),
         },
       }}
       onDragEnd={({ active, over }) => {
@@ -76,7 +80,7 @@ export function Lanes({ lanes, chosen, onChoose, onMove, onMinutes }: Props): Re
         }
       }}
     >
-      <div ref={board} className={styles['lanes']} role="group" aria-label="Stages">
+      <div ref={board} className={styles['lanes']} role="group" aria-label={t('bench.stages')}>
         {lanes.filter(isShown).map((lane) => (
           <Lane
             key={lane.place}

@@ -7,6 +7,7 @@ import { windowWords } from './lane-geometry';
 import type { LaneItem } from './lane-items';
 import stagesStyles from '../stages.module.css';
 import verdictsStyles from '../verdicts.module.css';
+import { t } from '../../language/t';
 
 interface Props {
   readonly plan: Plan;
@@ -18,7 +19,7 @@ interface Props {
 /** What an item comes to where it is, in which minutes it would, what it would be elsewhere, and the size that is right. */
 export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
   const { print } = useUnits();
-  const size = item.sizeCm > 0 ? `, cut to ${print('length', item.sizeCm)}` : '';
+  const size = item.sizeCm > 0 ? t('bench.cut-to', { length: print('length', item.sizeCm) }) : '';
   const { suggestedSizeCm } = item;
   return (
     <div className={stagesStyles['outcome']}>
@@ -26,20 +27,22 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
         {placeName(plan, item.place)}: {textureWord(item.texture)}
         {item.met && item.chance !== null ? ` (${inTen(item.chance)})` : ''}
         {size}
-        {item.minutesBeforeEnd === null ? '' : `, ${item.minutesBeforeEnd} min`}
-        {item.missingMl > 0 ? `; ${print('volume', item.missingMl)} of water missing` : ''}
+        {item.minutesBeforeEnd === null ? '' : t('bench.min-9', { minutesBeforeEnd: item.minutesBeforeEnd })}
+        {item.missingMl > 0 ? t('bench.of-water-missing', { volume: print('volume', item.missingMl) }) : ''}
       </Verdict>
-      {window && window.from !== null && <span className="field-note">As asked here: {windowWords(window)}.</span>}
+      {window && window.from !== null && (
+        <span className="field-note">{t('bench.as-asked-here', { windowWords: windowWords(window) })}</span>
+      )}
       <span className="field-note">
-        Elsewhere:{' '}
-        {item.elsewhere
-          .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()}, ${textureWord(texture)}`)
-          .join('; ')}
-        .
+        {t('bench.elsewhere', {
+          list: item.elsewhere
+            .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()}, ${textureWord(texture)}`)
+            .join('; '),
+        })}
       </span>
       {!item.met && onSize && suggestedSizeCm !== null && (
         <Button className={verdictsStyles['wrapping']} onClick={() => onSize(suggestedSizeCm)}>
-          Cut it to {print('length', suggestedSizeCm)}
+          {t('bench.cut-it-to', { length: print('length', suggestedSizeCm) })}
         </Button>
       )}
     </div>

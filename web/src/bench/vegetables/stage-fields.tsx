@@ -17,16 +17,19 @@ import { useUnits } from '../../shared/use-units';
 import type { Edit } from '../station';
 import { withoutStage } from './plan-changes';
 import styles from '../stages.module.css';
+import { t } from '../../language/t';
+import { type Message, say } from '@hervir/language';
+import { labelled } from '../../language/labelled';
 
-const RELEASES: readonly { value: Release['method']; label: string }[] = [
-  { value: 'quick', label: 'valve at once' },
-  { value: 'natural-then-quick', label: '10 min, then the valve' },
-  { value: 'natural', label: 'left alone' },
+const RELEASES: readonly { value: Release['method']; label: Message }[] = [
+  { value: 'quick', label: say('bench.valve-at-once') },
+  { value: 'natural-then-quick', label: say('bench.10-min-then-the-valve') },
+  { value: 'natural', label: say('bench.left-alone') },
 ];
 const BROTH = [
-  { value: 'poured-over' as const, label: 'poured over at the table' },
-  { value: 'kept' as const, label: 'kept for later' },
-  { value: 'thrown' as const, label: 'thrown away' },
+  { value: 'poured-over' as const, label: say('bench.poured-over-at-the-table') },
+  { value: 'kept' as const, label: say('bench.kept-for-later') },
+  { value: 'thrown' as const, label: say('bench.thrown-away') },
 ];
 
 interface Props {
@@ -51,63 +54,66 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
   return (
     <fieldset className={styles['stage-fields']} aria-label={name}>
       <legend>{name}</legend>
-      <Field label="Minutes">
+      <Field label={t('bench.minutes')}>
         {(field) => (
           <NumberInput
             id={field}
             min={0}
             max={LIMITS.pressureMinutes.max}
             value={stage.minutes}
-            placeholder={found ? `${Math.round(found.minutes)} proposed` : ''}
-            suffix="min"
+            placeholder={found ? t('bench.proposed', { minutes: Math.round(found.minutes) }) : ''}
+            suffix={t('bench.min-2')}
             onChange={(minutes) => change({ minutes })}
           />
         )}
       </Field>
       {pressure ? (
-        <Field label="Let down">
+        <Field label={t('bench.let-down')}>
           {(field) => (
             <Select
               id={field}
               value={method}
-              options={[...RELEASES]}
+              options={labelled(RELEASES)}
               onChange={(next) => change({ release: { method: next, naturalMinutes: next === 'quick' ? 0 : 10 } })}
             />
           )}
         </Field>
       ) : (
         <Choice
-          label="Heat"
+          label={t('bench.heat')}
           value={stage.heat ?? 'gentle'}
           options={[
-            { value: 'gentle', label: 'Gentle' },
-            { value: 'hard', label: 'Hard' },
+            { value: 'gentle', label: t('bench.gentle') },
+            { value: 'hard', label: t('bench.hard') },
           ]}
-          note={stage.heat === 'hard' ? 'The sauce reduces while it cooks.' : undefined}
+          note={stage.heat === 'hard' ? t('bench.the-sauce-reduces-while-it') : undefined}
           onChange={(heat) => change({ heat })}
         />
       )}
       <Choice
-        label="The meat"
+        label={t('bench.the-meat')}
         value={stage.meat}
         options={[
-          { value: 'out', label: 'Under foil' },
-          { value: 'in', label: 'Stays in' },
+          { value: 'out', label: t('bench.under-foil') },
+          { value: 'in', label: t('bench.stays-in-2') },
         ]}
         note={
           stage.meat === 'in'
-            ? 'It goes on cooking: the first run is shorter for it.'
+            ? t('bench.it-goes-on-cooking-the')
             : forecast?.foil
-              ? `Its middle is at ${print('temperature', forecast.foil.coreC)} when it is served.`
+              ? t('bench.its-middle-is-at-when', { temperature: print('temperature', forecast.foil.coreC) })
               : undefined
         }
         onChange={(meat) => change({ meat })}
       />
       <Field
-        label="Broth out"
+        label={t('bench.broth-out')}
         note={
           lid
-            ? `${print('volume', lid.liquid.atLockMl)} are left when the lid goes on again; the cooker wants ${print('volume', lid.liquid.minimumMl)}.`
+            ? t('bench.are-left-when-the-lid', {
+                volume: print('volume', lid.liquid.atLockMl),
+                volume2: print('volume', lid.liquid.minimumMl),
+              })
             : undefined
         }
       >
@@ -115,7 +121,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
           <div className={styles['stacked']}>
             <QuantityInput
               id={field}
-              label="Broth out"
+              label={t('bench.broth-out')}
               kind="volume"
               value={stage.takeOutMl}
               range={LIMITS.liquidMl}
@@ -123,9 +129,9 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
             />
             {stage.takeOutMl > 0 && (
               <Select
-                aria-label="What becomes of it"
+                aria-label={t('bench.what-becomes-of-it')}
                 value={stage.broth}
-                options={BROTH}
+                options={labelled(BROTH)}
                 popupMatchSelectWidth={200}
                 onChange={(broth) => change({ broth })}
               />
@@ -136,14 +142,14 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
       {own && (
         <div className={styles['stage-own']}>
           <Input
-            aria-label="Name of the stage"
+            aria-label={t('bench.name-of-the-stage')}
             value={stage.name ?? ''}
             maxLength={60}
             placeholder={name}
             onChange={({ target }) => change({ name: target.value === '' ? undefined : target.value })}
           />
           <Button type="text" onClick={() => edit((before) => withoutStage(before, id))}>
-            Take this stage out
+            {t('bench.take-this-stage-out')}
           </Button>
         </div>
       )}

@@ -10,6 +10,7 @@ import { firstChosen, lanesOf, movedTo, type Chosen } from './lane-items';
 import { Lanes } from './lanes';
 import { withOneMore } from './plan-changes';
 import { listOf } from './plan-lists';
+import { t } from '../../language/t';
 
 /** px */
 const SECTION_HEIGHT = 200;
@@ -55,10 +56,7 @@ export function VegetablesStation({ plan, forecast, edit, onStation, why }: Prop
             }}
           />
           {plan.grains.some(({ grain }) => BEANS.has(grain)) && (
-            <p className="caution-source">
-              Red kidney beans are poisonous raw: soak, throw the water away, boil hard 30 minutes, never slow-cook from
-              dry.
-            </p>
+            <p className="caution-source">{t('bench.red-kidney-beans-are-poisonous')}</p>
           )}
           {why}
         </>

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { fitting, LANES, type Block, type LineGeometry, type Tone } from './geometry';
 import { useMinutes } from './use-minutes';
 import styles from './line.module.css';
+import { t } from '../../language/t';
 
 const PAINT: Readonly<Record<Tone, { fill: string; opacity: number; stroke: string; text: string }>> = {
   herb: { fill: 'var(--herb)', opacity: 0.14, stroke: 'var(--herb)', text: 'var(--herb)' },
@@ -82,12 +83,14 @@ export function MovableBlock({ g, block, moves, at, onMove }: MovableProps): Rea
       className={styles['line-move']}
       role="slider"
       tabIndex={0}
-      aria-label={`${block.title}: earlier by`}
+      aria-label={t('shared.earlier-by', { title: block.title })}
       aria-valuemin={LIMITS.movedMinutes.min}
       aria-valuemax={LIMITS.movedMinutes.max}
       aria-valuenow={earlier}
       aria-valuetext={
-        earlier === 0 ? `begins ${begins}, as late as it can` : `begins ${begins}, ${earlier} min earlier`
+        earlier === 0
+          ? t('shared.begins-as-late-as-it', { begins })
+          : t('shared.begins-min-earlier', { begins, earlier })
       }
       {...handlers}
     >

@@ -1,15 +1,17 @@
 import { isMovable, type CurvePoint, type Forecast, type ScheduledTask } from '@hervir/core';
 import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
+import { t } from '../../language/t';
+import { type Message, say } from '@hervir/language';
 
 /** The lanes above the curve, top to bottom. */
 export const LANES = ['board', 'hands', 'pot', 'side-burner'] as const;
 export type Lane = (typeof LANES)[number];
 
-export const LANE_NAMES: Readonly<Record<Lane, string>> = {
-  board: 'Board',
-  hands: 'Hands',
-  pot: 'Pot',
-  'side-burner': 'Side',
+export const LANE_NAMES: Readonly<Record<Lane, Message>> = {
+  board: say('shared.board'),
+  hands: say('shared.hands'),
+  pot: say('shared.pot'),
+  'side-burner': say('shared.side'),
 };
 
 /** What a block is drawn as: colour and fill follow from it. */
@@ -103,38 +105,45 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
     case 'later-board':
       return as('herb', label);
     case 'heat':
-      return as('ember-soft', 'heat');
+      return as('ember-soft', t('shared.heat'));
     case 'sear':
-      return as(handsOn, 'sear', true);
+      return as(handsOn, t('shared.sear'), true);
     case 'fry':
-      return as('ember-soft', 'aromatics', true);
+      return as('ember-soft', t('shared.aromatics'), true);
     case 'marinade':
     case 'deglaze':
-      return as('ember-soft', 'scrape', true);
+      return as('ember-soft', t('shared.scrape'), true);
     case 'load':
-      return as('ember-soft', 'load');
+      return as('ember-soft', t('shared.load'));
     case 'come-up':
-      return as('steam-soft', 'heating');
+      return as('steam-soft', t('shared.heating'));
     case 'pressure':
-      return as('steam', work.run === 1 ? 'under pressure' : work.run === 2 ? '2nd' : `run ${work.run}`);
+      return as(
+        'steam',
+        work.run === 1
+          ? t('shared.under-pressure')
+          : work.run === 2
+            ? t('shared.2nd')
+            : t('shared.run', { run: work.run }),
+      );
     case 'let-down':
-      return as('steam-soft', work.run === 1 ? 'let down' : 'vent');
+      return as('steam-soft', work.run === 1 ? t('shared.let-down') : t('shared.vent'));
     case 'open':
-      return as('ember-soft', 'open');
+      return as('ember-soft', t('shared.open'));
     case 'fill':
-      return as('ember-soft', 'fill');
+      return as('ember-soft', t('shared.fill'));
     case 'boil':
-      return as('steam-soft', 'heating');
+      return as('steam-soft', t('shared.heating'));
     case 'simmer':
-      return as('steam-soft', 'simmer');
+      return as('steam-soft', t('shared.simmer'));
     case 'finish':
-      return as(handsOn, 'sauce');
+      return as(handsOn, t('shared.sauce'));
     case 'rest':
-      return as('steam-soft', 'rest');
+      return as('steam-soft', t('shared.rest'));
     case 'plate':
-      return as('ember', 'plate');
+      return as('ember', t('shared.plate'));
     case 'put-away':
-      return work.move === 'ice-bath' ? as('steam-soft', 'in ice water') : as('ember-soft', 'away');
+      return work.move === 'ice-bath' ? as('steam-soft', t('shared.in-ice-water')) : as('ember-soft', t('shared.away'));
     case 'day':
       return as(work.move === 'warm' ? 'steam-soft' : handsOn, label);
     case 'apart':
@@ -173,7 +182,7 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
   };
   for (const task of tasks) {
     const { tone, label, sauteing } = drawnAs(task);
-    if (task.resource === 'pot') push(task, 'pot', tone, sauteing ? 'sauté' : label);
+    if (task.resource === 'pot') push(task, 'pot', tone, sauteing ? t('shared.saute') : label);
     else push(task, task.resource, tone, label);
     if (task.handsOn && task.resource === 'pot') push(task, 'hands', 'ember', label);
   }
@@ -313,14 +322,14 @@ function laterHandles({
       const from = task?.startMinute;
       return from === undefined
         ? []
-        : [{ stage: place, name: name || 'Open simmer', minutes, from, to: from + minutes }];
+        : [{ stage: place, name: name || t('shared.open-simmer'), minutes, from, to: from + minutes }];
     }
     if (kind !== 'pressure') return [];
     const at = stages.filter((one) => one.kind === 'pressure').findIndex((one) => one.place === place);
     const up = runs[at];
     if (!up) return [];
     const from = up.startMinute + up.minutes;
-    return [{ stage: place, name: name || 'Second run', minutes, from, to: from + minutes }];
+    return [{ stage: place, name: name || t('shared.second-run'), minutes, from, to: from + minutes }];
   });
 }
 
@@ -346,7 +355,7 @@ export function clockTicks(startAt: string | null, minutes: number, most: number
   for (let at = Math.ceil(begin / step) * step; at - begin <= minutes; at += step) {
     const label =
       startAt === null
-        ? `${at} min`
+        ? t('shared.min-2', { at })
         : `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
     ticks.push({ minute: at - begin, label });
   }

@@ -4,6 +4,7 @@ import { WANTED_WORDS } from '../words';
 import { LineBlock } from './block';
 import { clockTicks, LANE_NAMES, LANES, type LineGeometry } from './geometry';
 import styles from './line.module.css';
+import { t, textOf } from '../../language/t';
 
 type Print = (kind: 'temperature', value: number) => string;
 
@@ -14,7 +15,7 @@ export function Lanes({ g }: { readonly g: LineGeometry }): ReactNode {
       {LANES.map((lane, i) => (
         <g key={lane}>
           <text x={0} y={i * g.laneHeight + 18}>
-            {LANE_NAMES[lane]}
+            {textOf(LANE_NAMES[lane])}
           </text>
           <line
             x1={g.left}
@@ -61,7 +62,7 @@ export function PotCurve({
         </g>
       ))}
       <text x={g.pressureLabel.x} y={g.pressureLabel.y} style={{ fill: 'var(--steam)', fontWeight: 600 }}>
-        {`pot ${print('temperature', workingC)}`}
+        {t('shared.pot-2', { temperature: print('temperature', workingC) })}
       </text>
     </>
   );
@@ -88,7 +89,7 @@ export function MeatCurve({
         fillOpacity={0.16}
       />
       <text x={g.target.from + 6} y={g.target.top - 4} style={{ fill: 'var(--herb)', fontWeight: 600 }}>
-        {WANTED_WORDS[target]}
+        {textOf(WANTED_WORDS[target])}
       </text>
       <path d={g.tendernessBand} fill="var(--meat)" fillOpacity={0.2} />
       <path d={g.tenderness} fill="none" stroke="var(--meat)" strokeWidth={2.25} />
@@ -133,7 +134,7 @@ export function Pins({ g, spreads }: PinsProps): ReactNode {
           textAnchor={before ? 'end' : 'start'}
           style={{ fill: 'var(--rim)' }}
         >
-          {i > 1 ? '' : pin.up ? 'pin up' : 'pin down'}
+          {i > 1 ? '' : pin.up ? t('shared.pin-up') : t('shared.pin-down')}
         </text>
       </g>
     );

@@ -10,6 +10,7 @@ import { PressureHandle } from './pressure-handle';
 import { StageHandle } from './stage-handle';
 import { usePressureDrag } from './use-pressure-drag';
 import styles from './line.module.css';
+import { t } from '../../language/t';
 
 interface Props {
   readonly forecast: Forecast;
@@ -29,7 +30,7 @@ interface Props {
 
 /** The time of day of a minute of the plan; the minute itself where it names no time. */
 const timeAt = ({ clock }: Forecast, minute: number): string =>
-  timeOfMinute(clock.startAt, minute) ?? `${Math.round(minute)} min`;
+  timeOfMinute(clock.startAt, minute) ?? t('shared.min-4', { minute: Math.round(minute) });
 
 /** How far each pin is off in eight of ten evenings, minutes, in the order of the pins. */
 function pinSpreads({ clock }: Forecast, odds: DinnerOdds): { readonly p10: number; readonly p90: number }[] {
@@ -44,7 +45,11 @@ export function lineInWords(forecast: Forecast, print: (kind: 'temperature', val
   const steps = forecast.clock.tasks.map(
     (task) => `${timeAt(forecast, task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
   );
-  return `The pot works at ${print('temperature', forecast.pot.workingC)}; when the lid comes off, the meat: ${GRADE_WORDS[forecast.tenderness.grade]}. ${steps.join('. ')}.`;
+  return t('shared.the-pot-works-at-when', {
+    temperature: print('temperature', forecast.pot.workingC),
+    gradeWords: GRADE_WORDS[forecast.tenderness.grade],
+    list: steps.join('. '),
+  });
 }
 
 /**
@@ -77,10 +82,15 @@ export function Line({
   /** While the handle is dragged they are not known, and stay away. */
   const spreads = odds === null || held !== null ? [] : pinSpreads(forecast, odds);
   return (
-    <figure className={styles['line-figure']} ref={box} aria-label="The line">
+    <figure className={styles['line-figure']} ref={box} aria-label={t('shared.the-line')}>
       <figcaption className="visually-hidden">{lineInWords(forecast, print)}</figcaption>
       {g && (
-        <svg viewBox={`0 0 ${g.width} ${g.height}`} height={height} role="group" aria-label="The evening on one clock">
+        <svg
+          viewBox={`0 0 ${g.width} ${g.height}`}
+          height={height}
+          role="group"
+          aria-label={t('shared.the-evening-on-one-clock')}
+        >
           <g aria-hidden>
             <Lanes g={g} />
             <PotCurve g={g} print={print} workingC={pot.workingC} />

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { clockTime, GRADE_WORDS } from '../words';
 import { LANES, type LineGeometry } from './geometry';
 import type { PressureDrag } from './use-pressure-drag';
+import { t } from '../../language/t';
 
 interface Props {
   readonly g: LineGeometry;
@@ -14,17 +15,17 @@ interface Props {
 /** The end of the run under pressure, through every lane that it ends in. */
 export function PressureHandle({ g, forecast, longest, handlers }: Props): ReactNode {
   const { pressureMinutes, tenderness, clock } = forecast;
-  const begin = clock.startAt === null ? '' : `, begin ${clockTime(clock.startAt)}`;
+  const begin = clock.startAt === null ? '' : t('shared.begin', { time: clockTime(clock.startAt) });
   return (
     <g
       className="line-handle"
       role="slider"
       tabIndex={0}
-      aria-label="Minutes under pressure"
+      aria-label={t('shared.minutes-under-pressure')}
       aria-valuemin={0}
       aria-valuemax={longest}
       aria-valuenow={pressureMinutes}
-      aria-valuetext={`${pressureMinutes} minutes, ${GRADE_WORDS[tenderness.grade]}${begin}`}
+      aria-valuetext={t('shared.minutes', { pressureMinutes, gradeWords: GRADE_WORDS[tenderness.grade], begin })}
       {...handlers}
     >
       <rect x={g.handle.x - 44} y={g.top - 10} width={88} height={g.base - g.top + 10} fill="transparent" />
@@ -43,7 +44,7 @@ export function PressureHandle({ g, forecast, longest, handlers }: Props): React
         textAnchor="middle"
         style={{ fill: 'var(--on-strong)', fontWeight: 700, fontSize: '0.875rem' }}
       >
-        {`‹ ${pressureMinutes} min ›`}
+        {t('shared.min-3', { pressureMinutes })}
       </text>
     </g>
   );

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { LineGeometry } from './geometry';
 import { MINUTE_KEYS, useMinutes, wholeMinutes } from './use-minutes';
+import { t } from '../../language/t';
 
 interface Props {
   readonly g: LineGeometry;
@@ -28,11 +29,11 @@ export function StageHandle({ g, handle, onDrop }: Props): ReactNode {
       className="line-handle"
       role="slider"
       tabIndex={0}
-      aria-label={`Minutes of ${handle.name.toLowerCase()}`}
+      aria-label={t('shared.minutes-of', { name: handle.name.toLowerCase() })}
       aria-valuemin={0}
       aria-valuemax={LONGEST_LATER}
       aria-valuenow={shown}
-      aria-valuetext={`${Math.round(shown)} minutes`}
+      aria-valuetext={t('shared.minutes-2', { shown: Math.round(shown) })}
       {...handlers}
     >
       <rect x={x - 22} y={g.base - 64} width={44} height={30} fill="transparent" />

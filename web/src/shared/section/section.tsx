@@ -6,9 +6,11 @@ import { useUnits } from '../use-units';
 import { LEVEL_TONES, MARKS } from '../verdict';
 import { NARROW, sectionGeometry } from './geometry';
 import { PotDrawing, STUCK_PX } from './pot-drawing';
+import { t } from '../../language/t';
+import { say } from '@hervir/language';
 
 const TONE = { safe: 'var(--herb)', watch: 'var(--brass)', likely: 'var(--ember)' } as const;
-const WORD = { safe: 'safe', watch: 'watch it', likely: 'burns' } as const;
+const WORD = { safe: say('shared.safe'), watch: say('shared.watch-it'), likely: say('shared.burns') } as const;
 
 interface Props {
   readonly forecast: Forecast;
@@ -38,7 +40,7 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
   const words: Readonly<Record<'fill' | 'liquid' | 'minimum', string>> = {
     fill: fill.limit === 0.5 ? '½ full' : '⅔ full',
     liquid: print('volume', section.freeMl),
-    minimum: 'minimum',
+    minimum: t('shared.minimum'),
   };
   const pressable = (key: Parameters<Props['onStation']>[0], label: string): Record<string, unknown> => ({
     role: 'button',
@@ -58,7 +60,7 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
     <div>
       <Segmented<SectionStage>
         className="choice section-stages"
-        aria-label="Moment of the section"
+        aria-label={t('shared.moment-of-the-section')}
         value={stage}
         options={sections.map((one) => ({ value: one.stage, label: one.title }))}
         onChange={setWanted}
@@ -66,12 +68,17 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
       <div ref={box} className="section-box">
         <p className="visually-hidden">{section.text}</p>
         {g && (
-          <svg width={width} height={height} className="section-drawing" role="group" aria-label="The section">
+          <svg
+            width={width}
+            height={height}
+            className="section-drawing"
+            role="group"
+            aria-label={t('shared.the-section')}
+          >
             <text x={2} y={14}>
               <tspan className="section-figure">{printerFor(system).litres(fill.litres)}</tspan>
               <tspan dx={8} style={over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
-                {over ? '■ ' : ''}
-                {Math.round(fill.share * 100)} % full{over ? ', over the line' : ''}
+                {t('shared.full-over-the-line', { value: over ? '■ ' : '', share: Math.round(fill.share * 100), over })}
               </tspan>
             </text>
             <PotDrawing
@@ -81,13 +88,17 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
               stuckPx={STUCK_PX[section.sticking]}
               words={words}
               layers={{
-                liquid: pressable('pot', `Liquid, ${words.liquid}: open Pot`),
-                rack: pressable('pot', 'Rack: open Pot'),
-                meat: pressable('meat', 'Meat: open its station'),
-                top: pressable('vegetables', `On top, ${top}: open Vegetables`),
+                liquid: pressable('pot', t('shared.liquid-open-pot', { liquid: words.liquid })),
+                rack: pressable('pot', t('shared.rack-open-pot')),
+                meat: pressable('meat', t('shared.meat-open-its-station')),
+                top: pressable('vegetables', t('shared.on-top-open-vegetables', { top })),
                 base: pressable(
                   seared ? 'sear' : 'pot',
-                  `Base at ${print('temperature', section.baseC)}, ${WORD[level]}: open ${seared ? 'Sear' : 'Pot'}`,
+                  t('shared.base-at-open', {
+                    temperature: print('temperature', section.baseC),
+                    word: WORD[level],
+                    seared,
+                  }),
                 ),
               }}
             />
@@ -101,10 +112,10 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
                 textAnchor={width < NARROW ? 'start' : 'end'}
               >
                 {moment.kind === 'opened' || moment.kind === 'deglaze'
-                  ? 'boiling'
+                  ? t('shared.boiling')
                   : seared
-                    ? `to ${print('temperature', limit)}`
-                    : `${burn.kind === 'scorch' ? 'scorches at' : 'cuts out at'} ${print('temperature', limit)}`}
+                    ? t('shared.to-2', { temperature: print('temperature', limit) })
+                    : `${burn.kind === 'scorch' ? t('shared.scorches-at') : t('shared.cuts-out-at')} ${print('temperature', limit)}`}
               </text>
             </g>
           </svg>

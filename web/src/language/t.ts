@@ -1,0 +1,78 @@
+import { wordsFor, type Catalog, type Code, type Text, type ValuesOf, type Words } from '@hervir/language';
+import { printerFor, type UnitSystem } from '@hervir/core';
+import { createElement, Fragment, type ReactNode } from 'react';
+
+/** What the page speaks: one language and one set of units at a time; who changes them draws the page anew. */
+let catalogs: readonly Catalog[] = [];
+let locale = 'en';
+let system: UnitSystem = 'metric';
+let words: Words | null = null;
+
+function spoken(): Words {
+  if (words === null) {
+    const printer = printerFor(system);
+    words = wordsFor(locale, catalogs, (kind, value) =>
+      kind === 'rise' ? printer.rise(value) : kind === 'litres' ? printer.litres(value) : printer.quantity(kind, value),
+    );
+  }
+  return words;
+}
+
+/**
+ * Sets the language of the page.
+ *
+ * @param of BCP 47
+ * @param from the compiled messages; what comes later wins
+ */
+export function speak(of: string, from: readonly Catalog[]): void {
+  locale = of;
+  catalogs = from;
+  words = null;
+}
+
+/** Adds messages that came later than the first. */
+export function alsoSpeak(more: Catalog): void {
+  catalogs = [...catalogs, more];
+  words = null;
+}
+
+/** Sets the units of what the reckoning says. */
+export function speakIn(units: UnitSystem): void {
+  if (units === system) return;
+  system = units;
+  words = null;
+}
+
+/** The language of the page, BCP 47. */
+export const language = (): string => locale;
+
+/**
+ * The words of a message.
+ *
+ * @param code of the message
+ * @param values it asks for
+ */
+export const t = <C extends Code>(code: C, ...values: ValuesOf<C>): string => spoken().t(code, ...values);
+
+/** The words of a message that was put together elsewhere; words that are nobody's to translate stay as they are. */
+export const textOf = (text: Text): string => spoken().text(text);
+
+/** Elements in the place of values. */
+export type Elements<V> = {
+  readonly [N in keyof V]: V[N] extends (...words: never[]) => unknown
+    ? (words: ReactNode) => ReactNode
+    : V[N] | ReactNode;
+};
+
+/** Side by side, as if they had been written so: a list would ask for keys. */
+const inRow = (parts: readonly ReactNode[]): ReactNode => createElement(Fragment, null, ...parts);
+
+/** The words of a message with elements among them. */
+export function rich<C extends Code>(code: C, values: ValuesOf<C> extends [infer V] ? Elements<V> : never): ReactNode {
+  const elements: Record<string, unknown> = { ...values };
+  for (const [name, value] of Object.entries(elements))
+    if (typeof value === 'function')
+      elements[name] = (words: readonly ReactNode[]): ReactNode =>
+        (value as (words: ReactNode) => ReactNode)(inRow(words));
+  return inRow(spoken().parts(code, elements) as readonly ReactNode[]);
+}
