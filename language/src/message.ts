@@ -3,35 +3,12 @@
  * words it becomes is settled where somebody reads it, in that reader's language and units.
  */
 import type { MessageValues } from './compiled/codes';
+import type { Cased, Listing, Message, Phrase, Quantity, Value } from './value';
 
 /** The code of a message: its file in `messages/`, a full stop, its name there. */
 export type Code = keyof MessageValues;
 
-/** What a quantity measures: g, cm, °C, ml; of a pot l, of a kitchen m above the sea, of steam and air kPa. */
-export type QuantityKind = 'mass' | 'length' | 'temperature' | 'volume' | 'capacity' | 'altitude' | 'pressure';
-
-/** A quantity in the core's kitchen units, printed in the reader's; `rise` is a difference in kelvin, `litres` a pot's content. */
-export interface Quantity {
-  readonly quantity: QuantityKind | 'rise' | 'litres';
-  readonly value: number;
-}
-
-/** Several things as a sentence lists them. */
-export interface Listing {
-  readonly list: readonly Text[];
-}
-
-/** Values of any message. */
-export type Value = Text | Quantity | Listing | number | boolean;
-
-/** A message that is not yet in words. */
-export interface Message {
-  readonly code: Code;
-  readonly values?: Readonly<Record<string, Value>>;
-}
-
-/** A message, or words that are nobody's to translate: a plan's name, a cook's note. */
-export type Text = Message | string;
+export type * from './value';
 
 /** Nothing to give where the message asks for nothing. */
 export type ValuesOf<C extends Code> = keyof MessageValues[C] extends never ? [] : [values: MessageValues[C]];
@@ -51,4 +28,10 @@ export function say<C extends Code>(code: C, ...[values]: ValuesOf<C>): Message 
 export const quantity = (kind: Quantity['quantity'], value: number): Quantity => ({ quantity: kind, value });
 
 /** Things as a sentence lists them, as a value of a message. */
-export const listing = (list: readonly Text[]): Listing => ({ list });
+export const listing = (list: readonly Phrase[]): Listing => ({ list });
+
+/** Words as they begin a sentence. */
+export const capital = (of: Value): Cased => ({ cased: 'upper', of });
+
+/** Words as they stand inside a sentence, where they are kept as they begin one. */
+export const lowered = (of: Value): Cased => ({ cased: 'lower', of });

@@ -1,5 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import type { Code, Message, Quantity, Text, Value, ValuesOf } from './message';
+import type { Code, ValuesOf } from './message';
+import type { Cased, Listing, Message, Quantity, Text } from './value';
 
 /** A message as it is compiled: words alone, or what the standard parser made of it. */
 export type Compiled = string | readonly object[];
@@ -15,7 +16,7 @@ export interface Words {
   /** A message that was put together elsewhere, or words that are nobody's to translate. */
   readonly text: (text: Text) => string;
   /** The parts of a message, for an interface that hangs its own elements into it. */
-  readonly parts: (code: Code, values: Readonly<Record<string, unknown>>) => readonly unknown[];
+  readonly parts: (code: string, values?: Readonly<Record<string, unknown>>) => readonly unknown[];
 }
 
 /** Numbers stand in a sentence without a mark between thousands: a cook's are small. */
@@ -26,7 +27,8 @@ const FORMATS = {
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 const isMessage = (value: object): value is Message => 'code' in value && typeof value.code === 'string';
 const isQuantity = (value: object): value is Quantity => 'quantity' in value;
-const isListing = (value: object): value is { readonly list: readonly Text[] } => 'list' in value;
+const isListing = (value: object): value is Listing => 'list' in value;
+const isCased = (value: object): value is Cased => 'cased' in value;
 
 /**
  * Words for one reader.
@@ -63,15 +65,20 @@ export function wordsFor(
     if (!isObject(value)) return value;
     if (isMessage(value)) return text(value);
     if (isQuantity(value)) return print(value.quantity, value.value);
-    if (isListing(value)) return lists.format(value.list.map(text));
+    if (isListing(value)) return lists.format(value.list.map((one) => String(inWords(one))));
+    if (isCased(value)) {
+      const made = String(inWords(value.of));
+      const first = made.charAt(0);
+      return (value.cased === 'upper' ? first.toLocaleUpperCase(locale) : first.toLocaleLowerCase(locale)) + made.slice(1);
+    }
     return value;
   };
-  const parts = (code: Code, values: Readonly<Record<string, unknown>> = {}): readonly unknown[] => {
+  const parts = (code: string, values: Readonly<Record<string, unknown>> = {}): readonly unknown[] => {
     const compiled = compiledOf(code);
     if (typeof compiled === 'string') return [compiled];
     const said: Record<string, unknown> = {};
     for (const [name, value] of Object.entries(values)) said[name] = inWords(value);
-    const made: unknown = formatOf(code, compiled).format(said as Parameters<IntlMessageFormat['format']>[0]);
+    const made: unknown = formatOf(code, compiled).format(said);
     return Array.isArray(made) ? made : [made];
   };
   const text = (said: Text): string => (typeof said === 'string' ? said : parts(said.code, said.values).join(''));
@@ -79,6 +86,6 @@ export function wordsFor(
     locale,
     parts,
     text,
-    t: (code, ...[values]) => parts(code, values as Readonly<Record<string, Value>>).join(''),
+    t: (code, ...[values]) => parts(code, values).join(''),
   };
 }
