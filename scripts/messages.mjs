@@ -45,7 +45,7 @@ function typeOf(kinds) {
   if (kinds.has('tag')) return 'Tag';
   if (kinds.has('number')) return 'number';
   const keys = [...kinds].filter((kind) => kind.startsWith('=')).map((kind) => kind.slice(1));
-  if (keys.length === 0) return 'Phrase';
+  if (keys.length === 0) return 'Text';
   const named = keys.filter((key) => key !== 'other');
   if (named.every((key) => key === 'true' || key === 'false')) return 'boolean';
   return [...named, 'other'].map((key) => `'${key}'`).join(' | ');
@@ -144,7 +144,7 @@ export async function compileMessages({ unused = true } = {}) {
         const type = typeOf(kinds);
         const known = types[code][name];
         if (known === undefined) faults.push(`${language} ${code}: asks for {${name}}, which ${base} does not`);
-        else if (known !== type && !(type === 'Phrase' && known !== 'Tag') && !type.startsWith("'"))
+        else if (known !== type && !(type === 'Text' && known !== 'Tag') && !type.startsWith("'"))
           faults.push(`${language} ${code}: {${name}} is ${type} there and ${known} in ${base}`);
       }
     }
@@ -172,7 +172,7 @@ export async function compileMessages({ unused = true } = {}) {
     'codes.ts',
     [
       '/** Made by scripts/messages.mjs from language/messages; not to be edited. */',
-      "import type { Phrase } from '../value';",
+      "import type { Text } from '../value';",
       '',
       'type Tag = (words: readonly unknown[]) => unknown;',
       'type Nothing = Readonly<Record<never, never>>;',

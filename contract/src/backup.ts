@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import {
   BROUGHT_IN_BY,
   COOK_EVENTS,
@@ -20,7 +21,7 @@ import {
 } from '@hervir/core';
 import { z } from 'zod';
 import { cookEventSchema } from './cook';
-import { ALLOWED, readBy, type Fault } from './fault';
+import { allowedWords, readBy, type Fault } from './fault';
 import { keptSchema } from './kept';
 import { settingsSchema, UNIT_SYSTEMS } from './kitchen';
 import { logEntrySchema, RESULTS } from './log';
@@ -216,8 +217,8 @@ const TABLE_ROWS = {
     kind: z.enum(FACTORS),
     of: z.string().max(120),
     weights: z
-      .array(z.number(), { error: `${ALLOWED}${WEIGHED.join(' or ')} numbers` })
-      .refine(({ length }) => WEIGHED.includes(length), { error: `${ALLOWED}${WEIGHED.join(' or ')} numbers` }),
+      .array(z.number(), { error: allowedWords(say('backup.numbers', { counts: WEIGHED.join(' / ') })) })
+      .refine(({ length }) => WEIGHED.includes(length), { error: allowedWords(say('backup.numbers', { counts: WEIGHED.join(' / ') })) }),
     cooks: z.number().int().min(0),
     short: z.number().int().min(0),
     past: z.number().int().min(0),
@@ -259,7 +260,7 @@ export const LEFT_OUT_TABLES: readonly string[] = ['device'];
 /** Every table of a backup, in the order they are put back. */
 export const BACKUP_TABLES = Object.keys(TABLE_ROWS) as readonly BackupTable[];
 
-const photoId = z.string().regex(/^[0-9a-f-]{36}$/, { error: `${ALLOWED}the id of its cook` });
+const photoId = z.string().regex(/^[0-9a-f-]{36}$/, { error: allowedWords(say('backup.the-id-of-its-cook')) });
 
 export const backupSchema = z.strictObject({
   format: z.literal(BACKUP_FORMAT),

@@ -1,3 +1,4 @@
+import { say, type UnitSystem } from '@hervir/language/message';
 import {
   COOK_EVENTS,
   TROUBLES,
@@ -9,10 +10,9 @@ import {
   type CookEventKind,
   type Guide,
   type Plan,
-  type UnitSystem,
 } from '@hervir/core';
 import { z } from 'zod';
-import { faultsOf, type Fault, type Read } from './fault';
+import { allowedWords, type Fault, faultsOf, type Read } from './fault';
 import { quantity, text, wallClock } from './plan';
 
 /** An event with its place in the server's own order, by which a stream resumes. */
@@ -107,7 +107,7 @@ export const cookEventSchema = z
   .superRefine((event, context) => {
     for (const key of NEEDS[event.kind] ?? []) {
       if (event.payload[key] !== undefined) continue;
-      context.addIssue({ code: 'custom', path: ['payload', key], message: `${event.kind} needs its ${key}` });
+      context.addIssue({ code: 'custom', path: ['payload', key], message: allowedWords(say('cook.event-needs', { kind: event.kind, key })) });
     }
   });
 
@@ -150,7 +150,7 @@ export function readStartCook(input: unknown): Read<StartCook> {
   const parsed = startCookSchema.safeParse(input);
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input) };
   if (parsed.data.braiseId === undefined && parsed.data.plan === undefined) {
-    return { ok: false, faults: [{ path: 'braiseId', problem: 'missing', allowed: 'the id of a plan, or a plan' }] };
+    return { ok: false, faults: [{ path: 'braiseId', problem: say('fault.missing'), allowed: say('cook.the-id-of-a-plan') }] };
   }
   return { ok: true, value: parsed.data };
 }

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { type PlanError } from '@hervir/core';
 import type { z } from 'zod';
 
@@ -5,8 +6,8 @@ import type { z } from 'zod';
 export interface Fault {
   /** For instance `meat.thicknessCm` or `liquids[0].ml`; empty for the document itself. */
   readonly path: string;
-  readonly problem: string;
-  readonly allowed: string;
+  readonly problem: Text;
+  readonly allowed: Text;
 }
 
 /** What a reader gives back: the value, or every fault found. Nothing is half read. */
@@ -40,84 +41,91 @@ function valueAt(input: unknown, keys: readonly PropertyKey[]): unknown {
 }
 
 /** A value as an error may show it: short, and never markup of its own. */
-function shown(value: unknown): string {
-  if (value === undefined) return 'missing';
+function shown(value: unknown): Text {
+  if (value === undefined) return say('fault.missing');
   if (typeof value === 'string') return `"${value.length > 40 ? `${value.slice(0, 40)}…` : value}"`;
-  if (typeof value === 'object') return value === null ? 'null' : Array.isArray(value) ? 'a list' : 'an object';
-  return typeof value === 'number' || typeof value === 'boolean' ? `${value}` : `a ${typeof value}`;
+  if (value === null) return 'null';
+  if (typeof value === 'object') return Array.isArray(value) ? say('fault.a-list') : say('fault.an-object');
+  return typeof value === 'number' || typeof value === 'boolean' ? `${value}` : typeof value;
 }
 
 type Issue = z.core.$ZodIssue;
 
-function explain(issue: Issue, value: unknown): { problem: string; allowed: string } {
+function explain(issue: Issue, value: unknown): { problem: Text; allowed: Text } {
   const missing = value === undefined;
   switch (issue.code) {
     case 'invalid_type':
       return {
-        problem: missing ? 'missing' : `${shown(value)} is no ${issue.expected}`,
+        problem: missing ? say('fault.missing') : say('fault.is-no', { shown: shown(value), expected: issue.expected }),
         allowed: allowedBy(issue) ?? typeWords(issue.expected),
       };
     case 'too_small':
     case 'too_big': {
-      const bound =
-        issue.code === 'too_small' ? `at least ${String(issue.minimum)}` : `at most ${String(issue.maximum)}`;
-      const counted = issue.origin === 'string' ? 'characters' : issue.origin === 'array' ? 'entries' : '';
-      const way = issue.code === 'too_small' ? 'too small' : 'too large';
-      const problem =
-        counted === ''
-          ? `${shown(value)} is ${way}`
-          : `has ${issue.code === 'too_small' ? 'too few' : 'too many'} ${counted}`;
-      return { problem, allowed: allowedBy(issue) ?? `${bound} ${counted}`.trim() };
+      const small = issue.code === 'too_small';
+      const counted = issue.origin === 'string' ? 'characters' : issue.origin === 'array' ? 'entries' : 'other';
+      const bound = String(issue.code === 'too_small' ? issue.minimum : issue.maximum);
+      return {
+        problem:
+          counted === 'other'
+            ? say('fault.is-too', { shown: shown(value), small })
+            : say('fault.has-too-many', { small, counted }),
+        allowed: allowedBy(issue) ?? say('fault.bound', { small, bound, counted }),
+      };
     }
     case 'invalid_value':
       return {
-        problem: missing ? 'missing' : `${shown(value)} is not known`,
+        problem: missing ? say('fault.missing') : say('fault.is-not-known', { shown: shown(value) }),
         allowed: issue.values.map(String).join(', '),
       };
     case 'unrecognized_keys':
       return {
-        problem: `does not have ${issue.keys.map((key) => `"${key.slice(0, 40)}"`).join(', ')}`,
-        allowed: 'the keys of the format',
+        problem: say('fault.does-not-have', { keys: issue.keys.map((key) => `"${key.slice(0, 40)}"`).join(', ') }),
+        allowed: say('fault.the-keys-of-the-format'),
       };
     case 'invalid_format':
       return {
-        problem: `${shown(value)} is not a ${issue.format}`,
+        problem: say('fault.is-not-a', { shown: shown(value), format: issue.format }),
         allowed: allowedBy(issue) ?? FORMAT_WORDS[issue.format] ?? issue.format,
       };
     case 'not_multiple_of':
-      return { problem: `${shown(value)} is not whole`, allowed: 'a whole number' };
+      return { problem: say('fault.is-not-whole', { shown: shown(value) }), allowed: say('fault.a-whole-number') };
     case 'custom':
-      return { problem: issue.message, allowed: allowedBy(issue) ?? 'see the documentation' };
+      return { problem: allowedBy(issue) ?? issue.message, allowed: say('fault.see-the-documentation') };
     case 'invalid_union':
     case 'invalid_key':
     case 'invalid_element':
       return {
-        problem: missing ? 'missing' : `${shown(value)} is not possible here`,
-        allowed: allowedBy(issue) ?? 'see the documentation',
+        problem: missing ? say('fault.missing') : say('fault.is-not-possible-here', { shown: shown(value) }),
+        allowed: allowedBy(issue) ?? say('fault.see-the-documentation'),
       };
   }
 }
 
-const FORMAT_WORDS: Readonly<Record<string, string>> = {
-  datetime: 'ISO 8601 with an offset, for instance 2027-01-17T19:00:00+01:00',
-  uuid: 'a UUID',
+const FORMAT_WORDS: Readonly<Record<string, Text>> = {
+  datetime: say('fault.iso-8601-with-an-offset'),
+  uuid: say('fault.a-uuid'),
 };
 
-function typeWords(expected: string): string {
-  return expected === 'number' || expected === 'int'
-    ? 'a finite number'
+const typeWords = (expected: string): Text =>
+  expected === 'number' || expected === 'int'
+    ? say('fault.a-finite-number')
     : expected === 'object'
-      ? 'an object'
-      : `a ${expected}`;
-}
+      ? say('fault.an-object')
+      : say('fault.a-type', { expected });
+
+/** What marks a schema's message as the words for what is allowed. */
+const ALLOWED = 'allowed: ';
+
+/**
+ * A schema's message that says what is allowed: schemas carry strings only.
+ *
+ * @example allowedWords('1 to 5 kg') // 'allowed: "1 to 5 kg"'
+ */
+export const allowedWords = (text: Text): string => ALLOWED + JSON.stringify(text);
 
 /** A range says its whole extent, not only the end that was passed: schemas leave it in the message. */
-function allowedBy(issue: Issue): string | undefined {
-  return issue.message.startsWith(ALLOWED) ? issue.message.slice(ALLOWED.length) : undefined;
-}
-
-/** Marks a schema's message as the words for what is allowed. */
-export const ALLOWED = 'allowed: ';
+const allowedBy = (issue: Issue): Text | undefined =>
+  issue.message.startsWith(ALLOWED) ? (JSON.parse(issue.message.slice(ALLOWED.length)) as Text) : undefined;
 
 /**
  * Turns what Zod found into faults.
@@ -133,9 +141,4 @@ export function faultsOf(error: z.ZodError, input: unknown): Fault[] {
 /** The fault of a plan that reads well and cannot be reckoned. */
 export function faultOfPlanError(error: PlanError): Fault {
   return { path: error.path, problem: error.problem, allowed: error.allowed };
-}
-
-/** One fault a line, as the command prints it. */
-export function faultLine(fault: Fault): string {
-  return `${fault.path === '' ? '(document)' : fault.path}: ${fault.problem}; allowed: ${fault.allowed}`;
 }

@@ -1,6 +1,10 @@
-import { dinnerOdds, forecast, guideOf, portionsIn, printerFor, type Plan } from '@hervir/core';
-import { faultLine, type Fault } from './fault';
+import { say } from '@hervir/language/message';
+import { dinnerOdds, forecast, guideOf, portionsIn, type Plan } from '@hervir/core';
+import type { Fault } from './fault';
 import { readPlan } from './plan';
+
+/** Puts every message of a document into words: the contract knows codes only. */
+export type Spell = <T>(document: T) => T;
 
 /** A plan is a page of text; anything near this is something else, bytes. */
 export const LARGEST_PLAN_BYTES = 1_000_000;
@@ -12,19 +16,24 @@ export interface CommandResult {
   readonly exitCode: 0 | 2;
 }
 
-function refused(faults: readonly Fault[]): CommandResult {
-  return { stdout: '', stderr: faults.map((fault) => `${faultLine(fault)}\n`).join(''), exitCode: 2 };
+function refused(spell: Spell, faults: readonly Fault[]): CommandResult {
+  const lines = spell(faults).map(
+    ({ path, problem, allowed }) =>
+      `${path === '' ? '(document)' : path}: ${problem as string}; allowed: ${allowed as string}\n`,
+  );
+  return { stdout: '', stderr: lines.join(''), exitCode: 2 };
 }
 
 /**
  * The headless command without its files: plan text in, forecast text out.
  *
  * @param text of the plan file
+ * @param spell puts every message of a document into words
  * @returns forecast as one JSON document, with the odds of its dinner, and 0; or one line a fault and 2
- * @example forecastCommand('{}').exitCode // 2
+ * @example forecastCommand('{}', (document) => document).exitCode // 2
  */
-export function forecastCommand(text: string): CommandResult {
-  return command(text, (plan) => {
+export function forecastCommand(text: string, spell: Spell): CommandResult {
+  return command(text, spell, (plan) => {
     const f = forecast(plan);
     return { ...f, dinner: dinnerOdds(f) };
   });
@@ -35,13 +44,14 @@ export function forecastCommand(text: string): CommandResult {
  * the portions it moves.
  *
  * @param text of the plan file
+ * @param spell puts every message of a document into words
  * @returns the guide as one JSON document and 0; or one line a fault and 2
- * @example guideCommand('{}').exitCode // 2
+ * @example guideCommand('{}', (document) => document).exitCode // 2
  */
-export function guideCommand(text: string): CommandResult {
-  return command(text, (plan) => {
+export function guideCommand(text: string, spell: Spell): CommandResult {
+  return command(text, spell, (plan) => {
     const f = forecast(plan);
-    const guide = guideOf(f, printerFor('metric'));
+    const guide = guideOf(f);
     const names = new Map(f.portions.map(({ id, name }) => [id, name]));
     return {
       ...guide,
@@ -57,13 +67,13 @@ export function guideCommand(text: string): CommandResult {
 }
 
 /** Reads a plan's text and prints what is made of it; a bad one is refused, a line each fault. */
-function command(text: string, make: (plan: Plan) => object): CommandResult {
+function command(text: string, spell: Spell, make: (plan: Plan) => object): CommandResult {
   if (text.length > LARGEST_PLAN_BYTES) {
-    return refused([
+    return refused(spell, [
       {
         path: '',
-        problem: `${(text.length / 1e6).toFixed(1)} MB is too large for a plan`,
-        allowed: `up to ${LARGEST_PLAN_BYTES / 1e6} MB`,
+        problem: say('headless.is-too-large-for-a-plan', { megabytes: text.length / 1e6 }),
+        allowed: say('headless.up-to', { megabytes: LARGEST_PLAN_BYTES / 1e6 }),
       },
     ]);
   }
@@ -71,11 +81,11 @@ function command(text: string, make: (plan: Plan) => object): CommandResult {
   try {
     input = JSON.parse(text);
   } catch (error) {
-    return refused([
-      { path: '', problem: `is not JSON (${(error as Error).message})`, allowed: 'a plan, format "hervir/braise"' },
+    return refused(spell, [
+      { path: '', problem: say('headless.is-not-json', { why: (error as Error).message }), allowed: say('headless.a-plan-format') },
     ]);
   }
   const read = readPlan(input);
-  if (!read.ok) return refused(read.faults);
-  return { stdout: `${JSON.stringify(make(read.value), null, 2)}\n`, stderr: '', exitCode: 0 };
+  if (!read.ok) return refused(spell, read.faults);
+  return { stdout: `${JSON.stringify(spell(make(read.value)), null, 2)}\n`, stderr: '', exitCode: 0 };
 }

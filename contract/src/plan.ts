@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import {
   ADDED_WHEN,
   APART_STEPS,
@@ -54,16 +55,18 @@ import {
   type Range,
 } from '@hervir/core';
 import { z } from 'zod';
-import { ALLOWED, faultOfPlanError, faultsOf, type Fault, type Read } from './fault';
+import { allowedWords, faultOfPlanError, faultsOf, type Fault, type Read } from './fault';
 
 /** A number of a plan: finite and inside its range, with the range in the message. */
 export function quantity(range: Range): z.ZodNumber {
-  const error = `${ALLOWED}${range.min} to ${range.max}${range.unit === '' ? '' : ` ${range.unit}`}`;
+  const error = allowedWords(say('plan.range', { min: String(range.min), max: String(range.max), unit: range.unit }));
   return z.number().min(range.min, { error }).max(range.max, { error });
 }
 
 export const whole = (range: Range): z.ZodNumber =>
-  quantity(range).int({ error: `${ALLOWED}a whole number, ${range.min} to ${range.max} ${range.unit}` });
+  quantity(range).int({ error: allowedWords(
+      say('plan.whole-range', { min: String(range.min), max: String(range.max), unit: range.unit }),
+    ) });
 
 export const idOf = <T extends { readonly id: string }>(known: readonly T[]): z.ZodEnum<Record<string, string>> =>
   z.enum(known.map((item) => item.id));
@@ -73,13 +76,13 @@ export function text(most: number, least = 0): z.ZodString {
   return z
     .string()
     .trim()
-    .min(least, { error: `${ALLOWED}${least} to ${most} characters` })
-    .max(most, { error: `${ALLOWED}${least} to ${most} characters` })
+    .min(least, { error: allowedWords(say('plan.characters', { least, most })) })
+    .max(most, { error: allowedWords(say('plan.characters', { least, most })) })
 
-    .regex(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, { error: `${ALLOWED}text without control characters` });
+    .regex(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, { error: allowedWords(say('plan.text-without-control-characters')) });
 }
 
-const WALL_CLOCK = `${ALLOWED}ISO 8601 with an offset, years 1900 to 2999, for instance 2027-01-17T19:00:00+01:00`;
+const WALL_CLOCK = allowedWords(say('plan.iso-8601-with-an-offset'));
 
 /** A wall-clock time with its offset, of a year whose neighbours can be written in the same way. */
 export const wallClock = z.iso
@@ -235,7 +238,7 @@ const finishCore = {
   blend: z.boolean().default(d.finish.blend),
   ladleOutMl: quantity(LIMITS.liquidMl).default(d.finish.ladleOutMl),
   reduce: z
-    .union([z.literal('auto'), quantity(LIMITS.reduceMinutes)], { error: `${ALLOWED}"auto" or 0 to 120 min` })
+    .union([z.literal('auto'), quantity(LIMITS.reduceMinutes)], { error: allowedWords(say('plan.auto-or-0-to-120')) })
     .default(d.finish.reduce),
   thickener: z.enum(THICKENERS).default(d.finish.thickener),
   body: z.enum(BODIES).default(d.finish.body),
@@ -446,7 +449,7 @@ function strayIds(plan: Plan): Fault[] {
   const known = [...stages].join(', ');
   const check = (path: string, stage: string | undefined, besides: readonly string[]): void => {
     if (stage === undefined || stages.has(stage) || besides.includes(stage)) return;
-    faults.push({ path, problem: `there is no stage "${stage}"`, allowed: [...besides, known].join(', ') });
+    faults.push({ path, problem: say('plan.there-is-no-stage', { stage }), allowed: [...besides, known].join(', ') });
   };
   const places = ['auto', 'start', 'flavour-only'];
   plan.vegetables.forEach(({ place }, i) => check(`vegetables[${i}].place`, place, places));
@@ -461,16 +464,16 @@ function strayIds(plan: Plan): Fault[] {
   });
   plan.stages.forEach(({ id }, i) => {
     if (plan.stages.findIndex((stage) => stage.id === id) < i) {
-      faults.push({ path: `stages[${i}].id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
+      faults.push({ path: `stages[${i}].id`, problem: say('plan.is-there-twice', { id }), allowed: say('plan.an-id-of-its-own') });
     }
     if (['auto', 'start', 'end', 'flavour-only'].includes(id)) {
-      faults.push({ path: `stages[${i}].id`, problem: `"${id}" is the name of a place`, allowed: 'another id' });
+      faults.push({ path: `stages[${i}].id`, problem: say('plan.is-the-name-of-a-place', { id }), allowed: say('plan.another-id') });
     }
   });
   const seen = new Set<string>();
   for (const { id, path } of portionsOf(plan)) {
     if (seen.has(id))
-      faults.push({ path: `${path}.id`, problem: `"${id}" is there twice`, allowed: 'an id of its own' });
+      faults.push({ path: `${path}.id`, problem: say('plan.is-there-twice', { id }), allowed: say('plan.an-id-of-its-own') });
     seen.add(id);
   }
   return faults;
@@ -495,7 +498,9 @@ export function parsePlan(input: unknown): Read<Plan> {
   const version = head.success ? head.data.version : undefined;
   if (version !== undefined && version !== 1 && version !== NEWEST) {
     const newer = typeof version === 'number' && version > NEWEST;
-    const problem = newer ? `${version} is newer than this Hervir reads` : `${JSON.stringify(version)} is not known`;
+    const problem = newer
+      ? say('plan.is-newer-than-this-hervir', { version: String(version) })
+      : say('fault.is-not-known', { shown: JSON.stringify(version) });
     return { ok: false, faults: [{ path: 'version', problem, allowed: VERSIONS }] };
   }
   if (version === 1) {

@@ -1,3 +1,4 @@
+import { say, type UnitSystem } from '@hervir/language/message';
 import {
   BURNER_SHARE,
   EXERCISES,
@@ -16,11 +17,10 @@ import {
   type Plan,
   type Plant,
   type SauteLevel,
-  type UnitSystem,
 } from '@hervir/core';
 import { z } from 'zod';
 import { cookEventSchema } from './cook';
-import { ALLOWED, readBy, type Read } from './fault';
+import { allowedWords, readBy, type Read } from './fault';
 import { quantity } from './plan';
 
 /** How fast a rehearsal may run, times real time. */
@@ -128,8 +128,8 @@ export type RehearsalAct = z.output<typeof rehearsalActSchema>;
 export const paceSchema = z.strictObject({
   speed: z
     .number()
-    .min(SPEEDS.min, { error: `${ALLOWED}${SPEEDS.min} to ${SPEEDS.max} times` })
-    .max(SPEEDS.max, { error: `${ALLOWED}${SPEEDS.min} to ${SPEEDS.max} times` })
+    .min(SPEEDS.min, { error: allowedWords(say('rehearsal.speeds', { min: SPEEDS.min, max: SPEEDS.max })) })
+    .max(SPEEDS.max, { error: allowedWords(say('rehearsal.speeds', { min: SPEEDS.min, max: SPEEDS.max })) })
     .optional(),
   slowForHands: z.boolean().optional(),
   paused: z.boolean().optional(),
@@ -180,7 +180,7 @@ export function readStartRehearsal(input: unknown): Read<StartRehearsal> {
   if (!read.ok) return read;
   const { braiseId, plan, exercise } = read.value;
   if (braiseId === undefined && plan === undefined && exercise === undefined) {
-    const fault = { path: 'exercise', problem: 'missing', allowed: 'an exercise, the id of a plan, or a plan' };
+    const fault = { path: 'exercise', problem: say('fault.missing'), allowed: say('rehearsal.an-exercise-the-id-of') };
     return { ok: false, faults: [fault] };
   }
   return read;

@@ -1,7 +1,5 @@
 /** What others may use of the reckoning. Nobody reaches past this file. */
 export * from './units/range';
-export * from './units/list';
-export * from './units/quantity';
 export * from './units/time';
 export { CUTS, cutById, cutTitle, FORMS, SPECIES, type Cut, type Form, type Species } from './larder/cuts';
 export { LIQUIDS, liquidById, liquidWord, type Liquid } from './larder/liquids';

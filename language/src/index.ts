@@ -1,3 +1,6 @@
 /** What others may use of the language. */
 export * from './message';
 export * from './words';
+export * from './quantity';
+export * from './fraction';
+export * from './letters';

@@ -3,7 +3,7 @@
  * words it becomes is settled where somebody reads it, in that reader's language and units.
  */
 import type { MessageValues } from './compiled/codes';
-import type { Cased, Listing, Message, Phrase, Quantity, Value } from './value';
+import type { BySystem, Cased, Joined, Listing, Message, Quantity, Text, Value } from './value';
 
 /** The code of a message: its file in `messages/`, a full stop, its name there. */
 export type Code = keyof MessageValues;
@@ -24,14 +24,20 @@ export function say<C extends Code>(code: C, ...[values]: ValuesOf<C>): Message 
   return values === undefined ? { code } : { code, values: values as Readonly<Record<string, Value>> };
 }
 
-/** A quantity as a value of a message. */
+/** A quantity as a value of a message, in the core's kitchen units. */
 export const quantity = (kind: Quantity['quantity'], value: number): Quantity => ({ quantity: kind, value });
 
-/** Things as a sentence lists them, as a value of a message. */
-export const listing = (list: readonly Phrase[]): Listing => ({ list });
+/** Things as a sentence lists them. */
+export const listing = (list: readonly Text[]): Listing => ({ list });
+
+/** Texts one after another. */
+export const joined = (texts: readonly Text[], by = ' '): Joined => ({ joined: texts, by });
 
 /** Words as they begin a sentence. */
-export const capital = (of: Value): Cased => ({ cased: 'upper', of });
+export const capital = (of: Text): Cased => ({ cased: 'upper', of });
 
 /** Words as they stand inside a sentence, where they are kept as they begin one. */
-export const lowered = (of: Value): Cased => ({ cased: 'lower', of });
+export const lowered = (of: Text): Cased => ({ cased: 'lower', of });
+
+/** What is said in one way with grams, in another with pounds and spoons. */
+export const bySystem = (metric: Text, us: Text): BySystem => ({ metric, us });

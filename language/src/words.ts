@@ -1,6 +1,7 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Code, ValuesOf } from './message';
-import type { Cased, Listing, Message, Quantity, Text } from './value';
+import { printAny } from './quantity';
+import type { BySystem, Cased, Joined, Listing, Message, Quantity, Text, UnitSystem } from './value';
 
 /** A message as it is compiled: words alone, or what the standard parser made of it. */
 export type Compiled = string | readonly object[];
@@ -15,6 +16,8 @@ export interface Words {
   readonly t: <C extends Code>(code: C, ...values: ValuesOf<C>) => string;
   /** A message that was put together elsewhere, or words that are nobody's to translate. */
   readonly text: (text: Text) => string;
+  /** A whole document with every message in it in words; everything else as it is. */
+  readonly spell: <T>(document: T) => T;
   /** The parts of a message, for an interface that hangs its own elements into it. */
   readonly parts: (code: string, values?: Readonly<Record<string, unknown>>) => readonly unknown[];
 }
@@ -24,10 +27,18 @@ const FORMATS = {
   number: { plain: { useGrouping: false } },
 };
 
+/** What each kind of text is made of: nothing else is taken for one. */
+const SHAPES = ['code', 'code values', 'quantity value', 'list', 'by joined', 'cased of', 'metric us'];
+const isText = (value: object): boolean =>
+  SHAPES.includes(Object.keys(value).sort().join(' ')) &&
+  (!('code' in value) || (typeof value.code === 'string' && value.code.includes('.')));
+
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 const isMessage = (value: object): value is Message => 'code' in value && typeof value.code === 'string';
 const isQuantity = (value: object): value is Quantity => 'quantity' in value;
 const isListing = (value: object): value is Listing => 'list' in value;
+const isJoined = (value: object): value is Joined => 'joined' in value;
+const isBySystem = (value: object): value is BySystem => 'metric' in value;
 const isCased = (value: object): value is Cased => 'cased' in value;
 
 /**
@@ -35,13 +46,13 @@ const isCased = (value: object): value is Cased => 'cased' in value;
  *
  * @param locale of the reader, BCP 47
  * @param catalogs the compiled messages; looked through from the last, so that what came later wins
- * @param print a quantity in the reader's units
+ * @param system the reader's units
  * @throws Error from its functions, where a message is not in any catalog
  */
 export function wordsFor(
   locale: string,
   catalogs: readonly Catalog[],
-  print: (quantity: Quantity['quantity'], value: number) => string,
+  system: UnitSystem,
 ): Words {
   const formats = new Map<string, IntlMessageFormat>();
   const lists = new Intl.ListFormat(locale, { type: 'conjunction', style: 'long' });
@@ -61,16 +72,19 @@ export function wordsFor(
     }
     return format;
   };
+  const cased = ({ cased: how, of }: Cased): string => {
+    const said = text(of);
+    const first = said.charAt(0);
+    return (how === 'upper' ? first.toLocaleUpperCase(locale) : first.toLocaleLowerCase(locale)) + said.slice(1);
+  };
   const inWords = (value: unknown): unknown => {
     if (!isObject(value)) return value;
-    if (isMessage(value)) return text(value);
-    if (isQuantity(value)) return print(value.quantity, value.value);
-    if (isListing(value)) return lists.format(value.list.map((one) => String(inWords(one))));
-    if (isCased(value)) {
-      const made = String(inWords(value.of));
-      const first = made.charAt(0);
-      return (value.cased === 'upper' ? first.toLocaleUpperCase(locale) : first.toLocaleLowerCase(locale)) + made.slice(1);
-    }
+    if (isMessage(value)) return parts(value.code, value.values).join('');
+    if (isQuantity(value)) return printAny(value.quantity, value.value, system);
+    if (isListing(value)) return lists.format(value.list.map(text));
+    if (isJoined(value)) return value.joined.map(text).join(value.by);
+    if (isCased(value)) return cased(value);
+    if (isBySystem(value)) return text(system === 'us' ? value.us : value.metric);
     return value;
   };
   const parts = (code: string, values: Readonly<Record<string, unknown>> = {}): readonly unknown[] => {
@@ -81,9 +95,16 @@ export function wordsFor(
     const made: unknown = formatOf(code, compiled).format(said);
     return Array.isArray(made) ? made : [made];
   };
-  const text = (said: Text): string => (typeof said === 'string' ? said : parts(said.code, said.values).join(''));
+  const text = (said: Text): string => String(inWords(said));
+  const spell = (value: unknown): unknown => {
+    if (!isObject(value)) return value;
+    if (Array.isArray(value)) return value.map(spell);
+    if (isText(value)) return inWords(value);
+    return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, spell(one)]));
+  };
   return {
     locale,
+    spell: spell as Words['spell'],
     parts,
     text,
     t: (code, ...[values]) => parts(code, values).join(''),

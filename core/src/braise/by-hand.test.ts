@@ -11,7 +11,6 @@ import { simmerStage } from '../pot/later-stage';
 import { Pot } from '../pot/pot-model';
 import { solveSauce } from '../stations/sauce';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { forecast } from './forecast/forecast';
 import { guideOf } from './guide/guide';
 
@@ -121,7 +120,7 @@ describe('by hand', () => {
 
 describe('what a cook says of its kitchen, and what it does not', () => {
   const plan = planFor('beef-chuck', 'chunks', 1360, { release: { method: 'natural-then-quick', naturalMinutes: 5 } });
-  const guide = guideOf(forecast(plan), printerFor('metric'));
+  const guide = guideOf(forecast(plan));
   const START = Date.parse('2027-01-17T15:00:00Z');
 
   /** A cook at the plan's own minutes; something else is told in the place of a step. */

@@ -2,7 +2,6 @@ import { tenderCut, whyTender } from '../larder/tender-cuts';
 import type { Plan, PlannedStage } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { forecast } from './forecast/forecast';
 import type { Forecast } from './forecast/forecast-document';
 import { guideOf } from './guide/guide';
@@ -10,7 +9,7 @@ import { guideOf } from './guide/guide';
 const usual = (id: string): PlannedStage => stageOf({ stages: [] }, id);
 const chuck = (more: Partial<Plan>): Forecast => forecast(planFor('beef-chuck', 'chunks', 1300, more));
 const told = (f: Forecast): string =>
-  guideOf(f, printerFor('metric'))
+  guideOf(f)
     .steps.map(({ title, detail }) => `${title} ${detail}`)
     .join('\n');
 /** What the first lid's base comes to, and its verdict. */

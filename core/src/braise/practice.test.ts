@@ -5,12 +5,10 @@ import type { Plan, PlannedStage } from '../plan/plan';
 import { SimulatedCook } from '../simulated/simulated-cook';
 import { steadyHand } from '../simulated/steady-hand';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { forecast } from './forecast/forecast';
 import type { Forecast } from './forecast/forecast-document';
 import { guideOf } from './guide/guide';
 
-const print = printerFor('metric');
 
 /** A plan reckoned, guided, and brought to the table by hands that do just what the guide says. */
 function served(plan: Plan): {
@@ -20,7 +18,7 @@ function served(plan: Plan): {
   moves: Move[];
 } {
   const f = forecast(plan);
-  const guide = guideOf(f, print);
+  const guide = guideOf(f);
   const told = guide.steps.map(({ title, detail }) => `${title} ${detail}`).join('\n');
   const startMs = Date.parse('2027-01-17T16:00:00Z');
   const run = new SimulatedCook(f, guide, { seed: 3, scatter: false, startMs, faults: [], handsTakeTime: true });
@@ -132,7 +130,7 @@ describe('what practice shows', () => {
     expect(told).not.toMatch(/noodles: pick over/);
     const foams = f.cautions.find(({ code }) => code === 'quick-foams');
     expect(foams?.runs).toEqual([2]);
-    const vents = guideOf(f, print).steps.filter(({ moves }) => moveOf(moves, 'vent'));
+    const vents = guideOf(f).steps.filter(({ moves }) => moveOf(moves, 'vent'));
     expect(vents.find(({ run }) => run === 2)?.caution).toBe(foams?.text);
     expect(vents.find(({ run }) => run === 1)?.caution).not.toBe(foams?.text);
     expect(f.stages.find(({ place }) => place === 'second-run')?.items[0]?.texture).toBe('cooked');
@@ -231,7 +229,7 @@ describe('what practice shows', () => {
     );
     expect(f.meats[0]?.safe).toBe(false);
     expect(codes(f)).toContain('raw-middle');
-    const check = guideOf(f, print).steps.find(({ done }) => done === 'checked');
+    const check = guideOf(f).steps.find(({ done }) => done === 'checked');
     expect(check?.caution).toMatch(/63 °C/);
   });
 

@@ -7,7 +7,6 @@ import { foodProperties } from '../physics/food-properties';
 import { newPlan } from '../plan/defaults';
 import type { Meat, Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { prepSteps } from '../words/prep-list';
 import { aheadCaution, aheadText, missedText } from '../words/ahead-words';
 import { aheadOf, lateOnes, type AheadTask } from './ahead';
@@ -66,7 +65,7 @@ describe('rubs, stock, and the method', () => {
     };
     const kinds = forecast(plan).method.ahead.map(({ moves }) => moves[0].kind);
     expect(kinds).toEqual(['thaw', 'soak']);
-    const said = prepSteps(plan, printerFor('metric')).filter(({ when }) => when === 'ahead');
+    const said = prepSteps(plan).filter(({ when }) => when === 'ahead');
     expect(said.map(({ text }) => text)).toEqual([
       'Thaw beef chuck in cold water, tightly wrapped',
       'Soak chickpeas in plenty of cold water',

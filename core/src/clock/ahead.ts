@@ -1,4 +1,5 @@
-import { grainById } from '../larder/grains';
+import type { Text } from '@hervir/language/message';
+import { dryGrain, grainById } from '../larder/grains';
 import { rubbedAhead } from '../method/board';
 import { thawMinutes, thawStockMinutes } from '../meat/thaw-time';
 import { meatsOf } from '../plan/meats';
@@ -19,7 +20,7 @@ export interface AheadTask {
   readonly kind: AheadKind;
   readonly portion: PortionId;
   /** As it is said in the middle of a sentence. */
-  readonly name: string;
+  readonly name: Text;
   /** It takes so long by itself, minutes. */
   readonly minutes: number;
   /** Minutes of the evening's clock, below zero before its start: when it must have begun, and when it is over. */
@@ -143,8 +144,7 @@ export function aheadOf(plan: Plan, { startAt, totalMinutes = 0, tasks, dayMinut
   });
   const ofGrains = portions
     .filter(({ kind, food }) => kind === 'grain' && food !== null && grainById(food).soaked)
-    // Dry in the cupboard, it is not soaked yet.
-    .map(({ id, name }) => task('soak', { id, name: name.replace(/, soaked$/, '') }, SOAK.least, 0));
+    .map(({ id, food, name }) => task('soak', { id, name: dryGrain(food ?? '') ?? name }, SOAK.least, 0));
   const ofStock = portions
     .filter(({ kind, index }) => kind === 'liquid' && plan.liquids[index]?.frozen === true)
     .map(({ id, name, ml }) => task('thaw-stock', { id, name }, thawStockMinutes(ml ?? 0), 0));

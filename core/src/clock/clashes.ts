@@ -1,9 +1,10 @@
+import { say, type Text } from '@hervir/language/message';
 import type { ScheduledTask } from './schedule';
 
 /** Two things that want the same hands, board or burner at once: one of them waits. */
 export interface Clash {
   readonly minutes: number;
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** Less is a breath, minutes. */
@@ -21,7 +22,7 @@ function readyEarly(tasks: readonly ScheduledTask[]): Clash[] {
     return [
       {
         minutes,
-        text: `“${task.label}” is over ${Math.round(minutes)} min before the meal, for at the end your hands are wanted: keep it covered and hot.`,
+        text: say('clashes.is-over-min-before-the', { label: task.label, minutes: Math.round(minutes) }),
       },
     ];
   });
@@ -56,7 +57,12 @@ export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
     if (!inTheWay) continue;
     found.push({
       minutes: task.slackMinutes,
-      text: `“${before.label}” is over ${Math.round(task.slackMinutes)} min before “${task.label}” can begin: “${inTheWay.label}” is in between.`,
+      text: say('clashes.is-over-min-before-can', {
+        label: before.label,
+        slackMinutes: Math.round(task.slackMinutes),
+        label2: task.label,
+        label3: inTheWay.label,
+      }),
     });
   }
   return [...found, ...readyEarly(tasks)].sort((a, b) => b.minutes - a.minutes);

@@ -1,3 +1,4 @@
+import { joined, say, type Text } from '@hervir/language/message';
 import type { Grade } from '../meat/tenderness';
 import { GRADES } from '../meat/tenderness';
 import { moveOf } from '../method/moves';
@@ -38,7 +39,7 @@ export interface TrackStepState {
 /** A side dish under way, waiting or done. */
 export interface TrackState {
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   readonly steps: readonly TrackStepState[];
   /** The one whose turn it is; null when all are done. */
   readonly now: TrackStepState | null;
@@ -49,7 +50,7 @@ export interface TrackState {
 /** A countdown. */
 export interface Timer {
   readonly id: string;
-  readonly label: string;
+  readonly label: Text;
   readonly endsAt: Ms;
   readonly alarm: Alarm;
   /** It is up, nobody has said anything about it, and it is not told to wait. */
@@ -59,7 +60,7 @@ export interface Timer {
 /** An event that changed nothing, and why. */
 export interface Ignored {
   readonly event: string;
-  readonly reason: string;
+  readonly reason: Text;
 }
 
 /** What a cook is at one moment. */
@@ -164,9 +165,11 @@ export function eventsThatCount(events: readonly CookEvent[]): { kept: CookEvent
   for (const event of [...unique].reverse()) {
     if (event.kind !== 'undone' || gone.has(event.id)) continue;
     const target = byId.get(event.payload.event ?? '');
-    if (!target) ignored.push({ event: event.id, reason: 'names no event of this cook' });
-    else if (target.kind === 'started') ignored.push({ event: event.id, reason: 'the start cannot be taken back' });
-    else if (target.id === event.id) ignored.push({ event: event.id, reason: 'cannot take itself back' });
+    if (!target) ignored.push({ event: event.id, reason: say('cook-state.names-no-event-of-this') });
+    else if (target.kind === 'started')
+      ignored.push({ event: event.id, reason: say('cook-state.the-start-cannot-be-taken') });
+    else if (target.id === event.id)
+      ignored.push({ event: event.id, reason: say('cook-state.cannot-take-itself-back') });
     else gone.add(target.id);
   }
   return { kept: unique.filter(({ id, kind }) => kind !== 'undone' && !gone.has(id)), ignored };
@@ -249,22 +252,22 @@ class Fold {
     this.steps.splice(at, 0, ...steps.map(fresh));
   }
 
-  refuse(event: CookEvent, reason: string): void {
+  refuse(event: CookEvent, reason: Text): void {
     this.ignored.push({ event: event.id, reason });
   }
 
   apply(event: CookEvent): void {
     const at = Date.parse(event.at);
     if (event.kind === 'started') {
-      if (this.startedAt !== null) return this.refuse(event, 'the cook has begun already');
+      if (this.startedAt !== null) return this.refuse(event, say('cook-state.the-cook-has-begun-already'));
       this.startedAt = at;
       const [first] = this.steps;
       if (first) first.startedAt = at;
       return;
     }
-    if (this.startedAt === null) return this.refuse(event, 'the cook has not begun');
+    if (this.startedAt === null) return this.refuse(event, say('cook-state.the-cook-has-not-begun'));
     if (this.finishedAt !== null && !['note', 'weighed'].includes(event.kind)) {
-      return this.refuse(event, 'the cook is finished');
+      return this.refuse(event, say('cook-state.the-cook-is-finished'));
     }
     this.advance(at);
     const reason = this.change(event, at);
@@ -273,14 +276,15 @@ class Fold {
   }
 
   /** Null where the event had its effect; otherwise why not. */
-  private change(event: CookEvent, at: Ms): string | null {
+  private change(event: CookEvent, at: Ms): Text | null {
     const { payload } = event;
     switch (event.kind) {
       case 'note':
         this.notes.push({ event: event.id, at, text: payload.text ?? '' });
         return null;
       case 'weighed':
-        if (payload.what === undefined || payload.grams === undefined) return 'says nothing of what was weighed';
+        if (payload.what === undefined || payload.grams === undefined)
+          return say('cook-state.says-nothing-of-what-was');
         this.weights[payload.what] = payload.grams;
         return null;
       case 'notYet':
@@ -305,19 +309,19 @@ class Fold {
     }
   }
 
-  private startTrack({ payload }: CookEvent, at: Ms): string | null {
+  private startTrack({ payload }: CookEvent, at: Ms): Text | null {
     const side = this.tracks.get(payload.step ?? '');
-    if (!side) return 'names no step of a side dish';
-    if (side.startedAt !== null) return 'has begun already';
+    if (!side) return say('cook-state.names-no-step-of-a');
+    if (side.startedAt !== null) return say('cook-state.has-begun-already');
     side.startedAt = at;
     return null;
   }
 
   /** A side dish goes on by itself from one step to the next. */
-  private endTrack(id: string, at: Ms): string | null {
+  private endTrack(id: string, at: Ms): Text | null {
     const side = this.tracks.get(id);
-    if (!side) return 'names no step of this cook';
-    if (side.doneAt !== null) return 'is done already';
+    if (!side) return say('cook-state.names-no-step-of-this');
+    if (side.doneAt !== null) return say('cook-state.is-done-already');
     side.startedAt ??= at;
     side.doneAt = Math.max(at, side.startedAt);
     const track = this.guide.tracks.find(({ steps }) => steps.some((step) => step.id === id));
@@ -351,24 +355,27 @@ class Fold {
     return found < 0 || beyond(opened) || beyond(locked) ? -1 : this.position + found;
   }
 
-  private end(event: CookEvent, at: Ms): string | null {
+  private end(event: CookEvent, at: Ms): Text | null {
     const { kind, payload } = event;
     if (payload.step !== undefined && this.tracks.has(payload.step)) return this.endTrack(payload.step, at);
     const index = this.target(event);
     const target = this.steps[index];
-    if (!target) return payload.step === undefined ? 'ends no step that is ahead' : 'names no step of this cook';
+    if (!target)
+      return payload.step === undefined
+        ? say('cook-state.ends-no-step-that-is')
+        : say('cook-state.names-no-step-of-this');
     const { step } = target;
     const other = step.otherwise?.done === kind;
     if (step.done !== kind && !other && !(isCheck(step) && kind === 'stepDone')) {
-      return `does not end “${step.title}”`;
+      return say('cook-state.does-not-end', { title: step.title });
     }
-    if (index < this.position || target.earlyAt !== null) return 'is done already';
+    if (index < this.position || target.earlyAt !== null) return say('cook-state.is-done-already');
     if (index > this.position) {
       if (step.earlyFromMinute !== null) {
         target.earlyAt = at;
         return null;
       }
-      if (!SEEN.has(kind)) return 'something before it is not done yet';
+      if (!SEEN.has(kind)) return say('cook-state.something-before-it-is-not');
       while (this.position < index) this.complete(at, true);
     }
     this.complete(at);
@@ -377,9 +384,9 @@ class Fold {
     return null;
   }
 
-  private check({ payload }: CookEvent, at: Ms): string | null {
-    if (payload.grade === undefined) return 'says no grade';
-    if (!this.now || !isCheck(this.now.step)) return 'the lid is not off for a check';
+  private check({ payload }: CookEvent, at: Ms): Text | null {
+    if (payload.grade === undefined) return say('cook-state.says-no-grade');
+    if (!this.now || !isCheck(this.now.step)) return say('cook-state.the-lid-is-not-off');
     this.grade = payload.grade;
     this.found = payload.grade;
     if (GRADES.indexOf(payload.grade) >= GRADES.indexOf(this.guide.wanted)) this.complete(at);
@@ -387,11 +394,11 @@ class Fold {
   }
 
   /** One more minute for what runs; or the lid back on after a check. */
-  private addMinutes({ payload }: CookEvent, at: Ms): string | null {
+  private addMinutes({ payload }: CookEvent, at: Ms): Text | null {
     const minutes = payload.minutes ?? 0;
     const { now } = this;
     const wanted = payload.step === undefined ? now : this.steps.find(({ step }) => step.id === payload.step);
-    if (!wanted || wanted.doneAt !== null) return 'the step it speaks of is over';
+    if (!wanted || wanted.doneAt !== null) return say('cook-state.the-step-it-speaks-of');
     if (payload.again === undefined) {
       // A minute more is a minute from now, also where it has been up for a while.
       const over = minutes > 0 ? Math.max(0, minutesOf(at - (this.deadline(wanted) ?? at))) : 0;
@@ -399,7 +406,7 @@ class Fold {
       this.quiet.delete(wanted.step.id);
       return null;
     }
-    if (wanted !== now || !isCheck(now.step)) return 'the lid is not off for a check';
+    if (wanted !== now || !isCheck(now.step)) return say('cook-state.the-lid-is-not-off');
     this.again += 1;
     const { lock, pin, pressure, vent, pinDown, open, check } = this.guide.again;
     const own = copies('again', this.again);
@@ -418,8 +425,8 @@ class Fold {
   }
 
   /** Something else went wrong: what it changes of the steps to come; everything is kept as it was told. */
-  private wentWrong({ id, payload: { trouble } }: CookEvent, at: Ms): string | null {
-    if (trouble === undefined) return 'does not say what went wrong';
+  private wentWrong({ id, payload: { trouble } }: CookEvent, at: Ms): Text | null {
+    if (trouble === undefined) return say('cook-state.does-not-say-what-went');
     this.troubles.push({ event: id, at, trouble });
     const time = this.troubles.length;
     switch (trouble) {
@@ -465,9 +472,9 @@ class Fold {
   }
 
   /** A burnt base under the lid: cleared, locked and brought up again for what was left of the minutes. */
-  private cleared(by: BroughtInBy, time: number, at: Ms): string | null {
+  private cleared(by: BroughtInBy, time: number, at: Ms): Text | null {
     const { now } = this;
-    if (!now) return 'the cook has not begun';
+    if (!now) return say('cook-state.the-cook-has-not-begun');
     const closed = moveOf(now.step.moves, 'come-up') !== undefined || moveOf(now.step.moves, 'hold') !== undefined;
     const pressure = this.steps.findIndex(({ step }, i) => i >= this.position && step.done === 'heaterOff');
     if (!closed || pressure < 0) return null;
@@ -511,7 +518,7 @@ function trackEnd({ steps, now, dueAt }: TrackState, at: Ms): Ms {
 
 function timersOf(fold: Fold, tracks: readonly TrackState[], now: Ms): Timer[] {
   const timers: Timer[] = [];
-  const add = (id: string, label: string, endsAt: Ms, alarm: Alarm): void => {
+  const add = (id: string, label: Text, endsAt: Ms, alarm: Alarm): void => {
     const quietUntil = fold.quiet.get(id) ?? 0;
     timers.push({ id, label, endsAt, alarm, rings: alarm !== 'none' && now >= Math.max(endsAt, quietUntil) });
   };
@@ -525,8 +532,8 @@ function timersOf(fold: Fold, tracks: readonly TrackState[], now: Ms): Timer[] {
   for (const { name, now: at, dueAt } of tracks) {
     if (!at) continue;
     if (at.startedAt !== null)
-      add(at.step.id, `${name}: ${at.step.title}`, at.startedAt + at.step.minutes * MINUTE, 'turn');
-    else if (dueAt !== null && now >= dueAt) add(at.step.id, `${name}: ${at.step.title}`, dueAt, 'turn');
+      add(at.step.id, joined([name, at.step.title], ': '), at.startedAt + at.step.minutes * MINUTE, 'turn');
+    else if (dueAt !== null && now >= dueAt) add(at.step.id, joined([name, at.step.title], ': '), dueAt, 'turn');
   }
   return timers.sort((a, b) => a.endsAt - b.endsAt);
 }

@@ -1,7 +1,6 @@
 import { forecast } from '../braise/forecast/forecast';
 import { guideOf } from '../braise/guide/guide';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import type { CookEvent, CookEventKind } from './cook-events';
 import { cookState, isCheck, type CookState } from './cook-state';
 import { driftCauses, delaysOf, runTimesOf } from './delays';
@@ -17,7 +16,7 @@ const f = forecast(
     deglaze: null,
   }),
 );
-const guide = guideOf(f, printerFor('metric'));
+const guide = guideOf(f);
 const START = Date.parse(SERVED) - guide.totalMinutes * MIN;
 
 /** A cook pressed at the plan's own minutes, begun so much late. */

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import type { Grade } from '../meat/tenderness';
 import type { Move } from '../method/moves';
 import type { CookEventKind } from './cook-events';
@@ -64,11 +65,11 @@ export interface GuideStep {
   /** What brought it in while the cook was under way; null for what was planned. */
   readonly broughtInBy: BroughtInBy | null;
   /** One instruction, in large type. */
-  readonly title: string;
+  readonly title: Text;
   /** How, or why; empty where the title says it. */
-  readonly detail: string;
+  readonly detail: Text;
   /** The big button: what has happened. */
-  readonly button: string;
+  readonly button: Text;
   readonly done: CookEventKind;
   /** As planned. */
   readonly minutes: number;
@@ -79,7 +80,7 @@ export interface GuideStep {
   /** How many of the following steps its end makes needless. */
   readonly skips: number;
   /** What else may have happened instead, and how many of the following steps that makes needless. */
-  readonly otherwise: { readonly button: string; readonly done: CookEventKind; readonly skips: number } | null;
+  readonly otherwise: { readonly button: Text; readonly done: CookEventKind; readonly skips: number } | null;
   /** May be done before its turn, from this minute of the plan on. */
   readonly earlyFromMinute: number | null;
   /** Its minutes run from when this step was done, not from when its turn came. */
@@ -87,7 +88,7 @@ export interface GuideStep {
   /** The cooker ends it, whether anybody presses or not. */
   readonly endsByItself: boolean;
   /** What can hurt here. */
-  readonly caution: string | null;
+  readonly caution: Text | null;
   /** Minutes of the plan that nothing of the main work is done before it: the hands are elsewhere. */
   readonly waitMinutes: number;
   /** How much of that wait is spare: what has come late by then is taken off it. None when nothing is said. */
@@ -97,10 +98,10 @@ export interface GuideStep {
 /** A side dish, or a sauce made apart: its own steps beside the main ones. */
 export interface GuideTrack {
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   readonly steps: readonly {
     readonly id: string;
-    readonly title: string;
+    readonly title: Text;
     readonly minutes: number;
     readonly handsOn: boolean;
     readonly moves: readonly Move[];

@@ -2,7 +2,6 @@ import { forecast } from '../braise/forecast/forecast';
 import { guideOf } from '../braise/guide/guide';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import type { CookEvent, CookEventKind } from './cook-events';
 import { cookState } from './cook-state';
 import { pressureTimes, type PressureTimes } from './pressure-times';
@@ -16,7 +15,7 @@ function times(
   pressed: readonly (readonly [CookEventKind, number])[],
   now: number,
 ): PressureTimes | null {
-  const guide = guideOf(forecast(planFor('goat-neck', 'slices', 1600, { release })), printerFor('metric'));
+  const guide = guideOf(forecast(planFor('goat-neck', 'slices', 1600, { release })));
   const lid = guide.steps.findIndex(({ id }) => id === 'valve');
   const events: CookEvent[] = [];
   const tell = (kind: CookEventKind, minute: number, step?: string): void => {
@@ -36,7 +35,7 @@ const both = { method: 'natural-then-quick', naturalMinutes: 15 } as const;
 
 describe('what really happened under the lid', () => {
   test('is nothing while the lid is off', () => {
-    const guide = guideOf(forecast(planFor('goat-neck', 'slices', 1600)), printerFor('metric'));
+    const guide = guideOf(forecast(planFor('goat-neck', 'slices', 1600)));
     expect(pressureTimes(cookState(guide, [], BEGIN), BEGIN)).toBeNull();
   });
 

@@ -8,7 +8,6 @@ import { GRADES } from '../meat/tenderness';
 import { PlanError } from '../plan/plan-error';
 import { anyPlan, plansAsked } from '../testing/any-plan';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import type { CookEvent, CookEventKind } from './cook-events';
 import { cookState, isCheck, type CookState } from './cook-state';
 import type { Guide } from './guide-step';
@@ -48,7 +47,7 @@ class Told {
   }
 }
 
-const cookOf = (f: Forecast): Told => new Told(guideOf(f, printerFor('metric')));
+const cookOf = (f: Forecast): Told => new Told(guideOf(f));
 const meltedOf = (f: Forecast, told: Told): number => {
   const so = soFar(told.state, BEGIN + told.minute * MIN);
   if (so === null) throw new Error('the lid has not been on');

@@ -1,10 +1,11 @@
+import type { Text } from '@hervir/language/message';
 import type { Block, Track, Work } from '../method/step';
 import type { Resource } from '../plan/plan';
 
 /** Something to be done, before it has a time. */
 export interface Task<R extends string = Resource> {
   readonly id: string;
-  readonly label: string;
+  readonly label: Text;
   readonly minutes: number;
   /** What it occupies; where several pots are at work, each has a name of its own. */
   readonly resource: R;
@@ -25,7 +26,7 @@ export interface Task<R extends string = Resource> {
  * @param blocks of the method
  * @param label what a block is called
  */
-export function tasksOf(blocks: readonly Block[], label: (block: Block) => string): Task[] {
+export function tasksOf(blocks: readonly Block[], label: (block: Block) => Text): Task[] {
   return blocks.map((block) => {
     const { id, work, minutes, resource, handsOn, after, track } = block;
     return { id, label: label(block), minutes, resource, handsOn, after, work, track };

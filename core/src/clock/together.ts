@@ -1,6 +1,6 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import { shiftIso } from '../units/time';
 import { HELD_HOT_C } from '../physics/cooking-body';
-import type { Printer } from '../units/quantity';
 import { backwards, type ScheduledTask } from './schedule';
 
 /** One braise of an evening. */
@@ -25,7 +25,7 @@ export interface Beside {
   readonly earlierMinutes: number;
   /** It is ready so long before it is eaten, and has to be kept hot, minutes. */
   readonly waitsMinutes: number;
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** Less is no clash, minutes. */
@@ -62,12 +62,11 @@ function before(braises: readonly Together[], index: number): Together | undefin
  * Several braises in one evening, one cook, one board, each pot doing one thing at a time: each as late as it can be.
  *
  * @param braises with their own clocks, each with a time to eat
- * @param print the cook's units
  * @returns each braise's start, and what stands in its way; in order of their starts
  * @throws RangeError when a time to eat is no time
- * @example together([], printerFor('metric')).length // 0
+ * @example together([]).length // 0
  */
-export function together(braises: readonly Together[], print: Printer): Beside[] {
+export function together(braises: readonly Together[]): Beside[] {
   if (braises.length === 0) return [];
   const lastMeal = Math.max(...braises.map(({ clock }) => Date.parse(clock.eatAt)));
   const tasks = braises.flatMap(({ id, pot, clock }, index) => {
@@ -103,12 +102,23 @@ export function together(braises: readonly Together[], print: Printer): Beside[]
       const potWanted = waitsMinutes > NO_CLASH && braises.some((other) => other.id !== id && other.pot === pot);
       const waits =
         waitsMinutes > NO_CLASH
-          ? ` It is ready ${Math.round(waitsMinutes)} min before it is eaten${potWanted ? `, for ${pot} is wanted twice` : ''}: keep it at ${print.quantity('temperature', HELD_HOT_C)} or above.`
+          ? say('together.it-is-ready-min-before', {
+              waitsMinutes: Math.round(waitsMinutes),
+              potWanted,
+              pot,
+              heldHotC: quantity('temperature', HELD_HOT_C),
+            })
           : '';
       const text =
         earlierMinutes > NO_CLASH
-          ? `${name}: begin ${time(startAt)}, ${Math.round(earlierMinutes)} min earlier than alone${potWanted ? '' : ', for you have two hands'}.${waits}`
-          : `${name}: begin ${time(startAt)}.${waits}`;
+          ? say('together.begin-min-earlier-than-alone', {
+              name,
+              time: time(startAt),
+              earlierMinutes: Math.round(earlierMinutes),
+              potWanted,
+              waits,
+            })
+          : say('together.begin', { name, time: time(startAt), waits });
       return { id, name, startAt, earlierMinutes, waitsMinutes, text };
     })
     .sort((a, b) => Date.parse(a.startAt) - Date.parse(b.startAt));

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 /** When an aromatic goes into the hot pot: what gives water first, what burns soonest last. */
 export const AROMATIC_GROUPS = ['bones', 'base', 'warm', 'spice', 'garlic', 'leaf'] as const;
 export type AromaticGroup = (typeof AROMATIC_GROUPS)[number];
@@ -5,7 +6,7 @@ export type AromaticGroup = (typeof AROMATIC_GROUPS)[number];
 /** Something sautéed for its flavour, or laid in for it. */
 export interface AromaticKind {
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   readonly group: AromaticGroup;
   /** Words a cook may use for it, lower case. */
   readonly words: readonly string[];
@@ -15,44 +16,44 @@ export interface AromaticKind {
   readonly fatShare: number;
   /** Fished out at the end when nothing is said. */
   readonly fishedOut: boolean;
-  readonly note: string;
+  readonly note: Text;
 }
 
-type Row = readonly [string, string, AromaticGroup, string, number, boolean, string];
+type Row = readonly [string, Text, AromaticGroup, string, number, boolean, Text];
 
 /** Common practice of the trade. Columns: id, name, group, words, juice share, fished out, note. */
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['bones', 'Bones for body', 'bones', 'bone|bones', 0, true, 'browned like the meat'],
-  ['onion', 'Onion', 'base', 'onion|onions', 0.3, false, ''],
-  ['shallot', 'Shallot', 'base', 'shallot|shallots', 0.3, false, ''],
-  ['spring-onion', 'Spring onion', 'base', 'spring onion|spring onions|scallion|scallions|green onion|green onions', 0.3, false, 'the green goes in at the end'],
-  ['leek', 'Leek', 'base', 'leek|leeks', 0.3, false, ''],
-  ['celery', 'Celery', 'base', 'celery', 0.3, false, ''],
-  ['celeriac', 'Celeriac, diced', 'base', 'celeriac', 0.05, false, ''],
-  ['carrot', 'Carrot, diced', 'base', 'carrot|carrots', 0.05, false, ''],
-  ['fennel', 'Fennel', 'base', 'fennel', 0.3, false, ''],
-  ['pepper', 'Sweet pepper', 'base', 'sweet pepper|bell pepper|peppers', 0.3, false, ''],
-  ['mushroom', 'Mushrooms', 'base', 'mushroom|mushrooms', 0.5, false, 'in a wide layer, or they steam'],
-  ['bacon', 'Bacon or lardons', 'base', 'bacon|lardon|lardons', 0.05, false, ''],
-  ['ginger', 'Ginger', 'warm', 'ginger', 0, false, ''],
-  ['chilli', 'Chilli', 'warm', 'chilli|chili|chillies|chilies|chile|chiles', 0, false, 'fumes: keep your face away'],
-  ['spice', 'Ground spices', 'spice', 'spice|spices|paprika|cumin|coriander seed|curry|cinnamon|allspice|turmeric', 0, false, 'bloomed in the fat, no longer'],
-  ['caraway', 'Caraway', 'spice', 'caraway|caraway seed|caraway seeds', 0, false, 'bloomed in the fat, no longer'],
-  ['garlic', 'Garlic', 'garlic', 'garlic', 0, false, 'in the last minute only: it burns'],
-  ['garlic-head', 'Garlic, whole heads', 'leaf', 'head of garlic|garlic heads|garlic head', 0, true, 'laid in whole'],
-  ['bay', 'Bay leaves', 'leaf', 'bay', 0, true, ''],
-  ['thyme', 'Thyme', 'leaf', 'thyme', 0, true, ''],
-  ['rosemary', 'Rosemary', 'leaf', 'rosemary', 0, true, ''],
-  ['sage', 'Sage', 'leaf', 'sage', 0, true, ''],
-  ['mint', 'Mint', 'leaf', 'mint', 0, true, 'fresh leaves at the end'],
-  ['parsley', 'Parsley', 'leaf', 'parsley', 0, false, 'stalks in, leaves at the end'],
-  ['coriander-leaf', 'Coriander leaf', 'leaf', 'cilantro|coriander leaf|coriander leaves|fresh coriander', 0, false, 'at the end'],
-  ['lemon-grass', 'Lemon grass', 'leaf', 'lemon grass|lemongrass', 0, true, 'bruised'],
-  ['dried-chilli', 'Dried chillies', 'leaf', 'dried chilli|dried chillies|dried chili|dried chilies|dried chile|dried chiles|ancho|guajillo', 0, true, 'whole, or soaked and blended as a liquid'],
-  ['dried-herbs', 'Dried herbs', 'leaf', 'dried|oregano|marjoram|dried thyme|dried rosemary|dried sage|dried mint|dried parsley|dried bay', 0, false, 'a third of the weight of fresh ones'],
-  ['whole-spice', 'Whole spices', 'leaf', 'clove|cloves|peppercorn|peppercorns|star anise|juniper', 0, true, 'in a little bag'],
-  ['peel', 'Citrus peel', 'leaf', 'peel|zest', 0, true, ''],
+  ['bones', say('aromatics.bones-for-body'), 'bones', 'bone|bones', 0, true, say('aromatics.browned-like-the-meat')],
+  ['onion', say('aromatics.onion'), 'base', 'onion|onions', 0.3, false, ''],
+  ['shallot', say('aromatics.shallot'), 'base', 'shallot|shallots', 0.3, false, ''],
+  ['spring-onion', say('aromatics.spring-onion'), 'base', 'spring onion|spring onions|scallion|scallions|green onion|green onions', 0.3, false, say('aromatics.the-green-goes-in-at')],
+  ['leek', say('aromatics.leek'), 'base', 'leek|leeks', 0.3, false, ''],
+  ['celery', say('aromatics.celery'), 'base', 'celery', 0.3, false, ''],
+  ['celeriac', say('aromatics.celeriac-diced'), 'base', 'celeriac', 0.05, false, ''],
+  ['carrot', say('aromatics.carrot-diced'), 'base', 'carrot|carrots', 0.05, false, ''],
+  ['fennel', say('aromatics.fennel'), 'base', 'fennel', 0.3, false, ''],
+  ['pepper', say('aromatics.sweet-pepper'), 'base', 'sweet pepper|bell pepper|peppers', 0.3, false, ''],
+  ['mushroom', say('aromatics.mushrooms'), 'base', 'mushroom|mushrooms', 0.5, false, say('aromatics.in-a-wide-layer-or')],
+  ['bacon', say('aromatics.bacon-or-lardons'), 'base', 'bacon|lardon|lardons', 0.05, false, ''],
+  ['ginger', say('aromatics.ginger'), 'warm', 'ginger', 0, false, ''],
+  ['chilli', say('aromatics.chilli'), 'warm', 'chilli|chili|chillies|chilies|chile|chiles', 0, false, say('aromatics.fumes-keep-your-face-away')],
+  ['spice', say('aromatics.ground-spices'), 'spice', 'spice|spices|paprika|cumin|coriander seed|curry|cinnamon|allspice|turmeric', 0, false, say('aromatics.bloomed-in-the-fat-no')],
+  ['caraway', say('aromatics.caraway'), 'spice', 'caraway|caraway seed|caraway seeds', 0, false, say('aromatics.bloomed-in-the-fat-no')],
+  ['garlic', say('aromatics.garlic'), 'garlic', 'garlic', 0, false, say('aromatics.in-the-last-minute-only')],
+  ['garlic-head', say('aromatics.garlic-whole-heads'), 'leaf', 'head of garlic|garlic heads|garlic head', 0, true, say('aromatics.laid-in-whole')],
+  ['bay', say('aromatics.bay-leaves'), 'leaf', 'bay', 0, true, ''],
+  ['thyme', say('aromatics.thyme'), 'leaf', 'thyme', 0, true, ''],
+  ['rosemary', say('aromatics.rosemary'), 'leaf', 'rosemary', 0, true, ''],
+  ['sage', say('aromatics.sage'), 'leaf', 'sage', 0, true, ''],
+  ['mint', say('aromatics.mint'), 'leaf', 'mint', 0, true, say('aromatics.fresh-leaves-at-the-end')],
+  ['parsley', say('aromatics.parsley'), 'leaf', 'parsley', 0, false, say('aromatics.stalks-in-leaves-at-the')],
+  ['coriander-leaf', say('aromatics.coriander-leaf'), 'leaf', 'cilantro|coriander leaf|coriander leaves|fresh coriander', 0, false, say('aromatics.at-the-end')],
+  ['lemon-grass', say('aromatics.lemon-grass'), 'leaf', 'lemon grass|lemongrass', 0, true, say('aromatics.bruised')],
+  ['dried-chilli', say('aromatics.dried-chillies'), 'leaf', 'dried chilli|dried chillies|dried chili|dried chilies|dried chile|dried chiles|ancho|guajillo', 0, true, say('aromatics.whole-or-soaked-and-blended')],
+  ['dried-herbs', say('aromatics.dried-herbs'), 'leaf', 'dried|oregano|marjoram|dried thyme|dried rosemary|dried sage|dried mint|dried parsley|dried bay', 0, false, say('aromatics.a-third-of-the-weight')],
+  ['whole-spice', say('aromatics.whole-spices'), 'leaf', 'clove|cloves|peppercorn|peppercorns|star anise|juniper', 0, true, say('aromatics.in-a-little-bag')],
+  ['peel', say('aromatics.citrus-peel'), 'leaf', 'peel|zest', 0, true, ''],
 ];
 
 /** Common practice: a third of streaky bacon renders; bones give a little. */

@@ -1,3 +1,4 @@
+import { lowered, say, type Text } from '@hervir/language/message';
 import type { Composition } from '../physics/food-properties';
 
 /** Animals whose tough cuts Hervir knows. */
@@ -21,8 +22,9 @@ export type Growth = 'all' | 'flat' | 'long' | 'pieces';
 export interface Cut {
   readonly id: string;
   readonly species: Species;
-  readonly name: string;
-  readonly alsoCalled: string;
+  readonly name: Text;
+  /** Words a cook may call it by, for who reads or searches. */
+  readonly words: readonly string[];
   /** Multiplies the time constant of melting collagen. */
   readonly toughness: number;
   readonly richness: Richness;
@@ -42,7 +44,7 @@ export interface Cut {
 type Row = readonly [
   string,
   Species,
-  string,
+  Text,
   string,
   number,
   Richness,
@@ -57,39 +59,39 @@ type Row = readonly [
 
 /**
  * Common practice of the trade, no published source; better values with a named source replace them. Columns: id,
- * animal, name, also called, toughness, richness, growth, length and width for a thickness of one, usual kg, usual
+ * animal, name, words, toughness, richness, growth, length and width for a thickness of one, usual kg, usual
  * thickness cm, bone share, forms.
  */
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['beef-chuck', 'beef', 'Chuck', 'shoulder, blade', 1.0, 'rich', 'all', 2.62, 1.87, 1.36, 6.4, 0, 'whole|chunks|bite-size|slices'],
-  ['beef-short-rib', 'beef', 'Short rib', 'plate rib', 1.05, 'rich', 'pieces', 1.63, 1.27, 0.14, 4.0, 0.28, 'ribs|chunks|bite-size'],
-  ['beef-brisket-flat', 'beef', 'Brisket flat', 'first cut', 1.25, 'medium', 'flat', 4.45, 2.71, 1.6, 5.0, 0, 'whole|chunks|slices'],
-  ['beef-brisket-point', 'beef', 'Brisket point', 'second cut, deckle', 1.2, 'rich', 'all', 2.57, 1.93, 1.8, 7.0, 0, 'whole|chunks|slices'],
-  ['beef-brisket-cured', 'beef', 'Cured brisket', 'salt or corned', 1.2, 'medium', 'flat', 3.26, 1.99, 1.8, 6.4, 0, 'whole'],
-  ['beef-round', 'beef', 'Round', 'rump, topside, silverside', 1.1, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole|chunks|bite-size|slices'],
-  ['beef-round-cured', 'beef', 'Cured round', 'salt or corned silverside', 1.15, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole'],
-  ['beef-sirloin-tip', 'beef', 'Sirloin tip', 'knuckle, thick flank', 1.05, 'lean', 'all', 2.22, 1.61, 1.3, 7.0, 0, 'whole|chunks|bite-size|slices'],
-  ['beef-shin', 'beef', 'Shin', 'shank, leg', 1.3, 'medium', 'pieces', 2.67, 2.06, 0.32, 3.8, 0.25, 'slices|chunks|bite-size'],
-  ['beef-oxtail', 'beef', 'Oxtail', 'tail', 1.35, 'rich', 'pieces', 1.1, 1.1, 0.16, 5.0, 0.45, 'pieces'],
-  ['beef-cheek', 'beef', 'Cheek', '', 1.25, 'medium', 'pieces', 2.45, 1.69, 0.4, 4.5, 0, 'whole|chunks|bite-size|slices'],
-  ['pork-shoulder', 'pork', 'Shoulder', 'butt, picnic', 0.75, 'rich', 'all', 1.94, 1.48, 1.8, 8.4, 0.1, 'whole|chunks|bite-size'],
-  ['pork-collar', 'pork', 'Collar', 'neck', 0.8, 'rich', 'long', 2.36, 1.09, 1.4, 8.0, 0, 'whole|chunks|bite-size|slices'],
-  ['pork-hock', 'pork', 'Hock', 'knuckle', 1.15, 'rich', 'pieces', 1.34, 1.12, 0.7, 7.6, 0.35, 'whole'],
-  ['pork-shank', 'pork', 'Shank', '', 1.05, 'medium', 'pieces', 1.72, 1.0, 0.5, 6.5, 0.3, 'whole'],
-  ['pork-spare-rib', 'pork', 'Spare rib', 'pork ribs, back ribs', 0.8, 'rich', 'flat', 12.04, 6.02, 1.2, 2.5, 0.35, 'rack|ribs'],
-  ['pork-cheek', 'pork', 'Cheek', '', 0.9, 'medium', 'pieces', 2.15, 1.46, 0.09, 3.0, 0, 'pieces'],
-  ['pork-belly', 'pork', 'Belly', 'side', 0.7, 'rich', 'flat', 3.94, 3.15, 1.2, 4.5, 0, 'whole|chunks|bite-size|slices'],
-  ['lamb-shoulder', 'lamb', 'Shoulder', '', 0.75, 'rich', 'all', 2.77, 2.08, 1.6, 6.4, 0.22, 'whole|chunks|bite-size'],
-  ['lamb-neck', 'lamb', 'Neck', 'scrag', 0.95, 'medium', 'pieces', 2.04, 1.68, 0.2, 3.8, 0.35, 'slices|chunks|bite-size'],
-  ['lamb-shank', 'lamb', 'Shank', '', 1.0, 'medium', 'pieces', 1.66, 1.0, 0.4, 6.1, 0.3, 'whole'],
-  ['lamb-breast', 'lamb', 'Breast', 'flap', 0.75, 'rich', 'flat', 9.32, 5.83, 0.9, 2.5, 0.25, 'whole|chunks'],
-  ['lamb-leg', 'lamb', 'Leg', '', 0.75, 'medium', 'all', 2.1, 1.31, 1.8, 8.5, 0.2, 'whole|chunks|bite-size'],
-  ['goat-shoulder', 'goat', 'Shoulder', '', 0.95, 'medium', 'all', 2.91, 2.33, 1.4, 5.8, 0.25, 'whole|chunks|bite-size'],
-  ['goat-neck', 'goat', 'Neck', '', 1.1, 'medium', 'pieces', 1.94, 1.6, 0.18, 3.8, 0.38, 'slices|chunks|bite-size'],
-  ['goat-leg', 'goat', 'Leg', '', 0.9, 'lean', 'all', 2.39, 1.34, 1.8, 8.1, 0.22, 'whole|chunks|bite-size'],
-  ['goat-shank', 'goat', 'Shank', '', 1.1, 'medium', 'pieces', 1.61, 1.0, 0.3, 5.6, 0.32, 'whole'],
-  ['goat-stewing', 'goat', 'Mixed stewing pieces', 'on the bone', 0.95, 'medium', 'pieces', 1.03, 1.0, 0.06, 3.8, 0.3, 'pieces'],
+  ['beef-chuck', 'beef', say('cuts.chuck'), 'chuck, shoulder, blade', 1.0, 'rich', 'all', 2.62, 1.87, 1.36, 6.4, 0, 'whole|chunks|bite-size|slices'],
+  ['beef-short-rib', 'beef', say('cuts.short-rib'), 'short rib, plate rib', 1.05, 'rich', 'pieces', 1.63, 1.27, 0.14, 4.0, 0.28, 'ribs|chunks|bite-size'],
+  ['beef-brisket-flat', 'beef', say('cuts.brisket-flat'), 'brisket flat, first cut', 1.25, 'medium', 'flat', 4.45, 2.71, 1.6, 5.0, 0, 'whole|chunks|slices'],
+  ['beef-brisket-point', 'beef', say('cuts.brisket-point'), 'brisket point, second cut, deckle', 1.2, 'rich', 'all', 2.57, 1.93, 1.8, 7.0, 0, 'whole|chunks|slices'],
+  ['beef-brisket-cured', 'beef', say('cuts.cured-brisket'), 'cured brisket, salt or corned', 1.2, 'medium', 'flat', 3.26, 1.99, 1.8, 6.4, 0, 'whole'],
+  ['beef-round', 'beef', say('cuts.round'), 'round, rump, topside, silverside', 1.1, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole|chunks|bite-size|slices'],
+  ['beef-round-cured', 'beef', say('cuts.cured-round'), 'cured round, salt or corned silverside', 1.15, 'lean', 'all', 2.4, 1.6, 1.4, 7.0, 0, 'whole'],
+  ['beef-sirloin-tip', 'beef', say('cuts.sirloin-tip'), 'sirloin tip, knuckle, thick flank', 1.05, 'lean', 'all', 2.22, 1.61, 1.3, 7.0, 0, 'whole|chunks|bite-size|slices'],
+  ['beef-shin', 'beef', say('cuts.shin'), 'shin, shank, leg', 1.3, 'medium', 'pieces', 2.67, 2.06, 0.32, 3.8, 0.25, 'slices|chunks|bite-size'],
+  ['beef-oxtail', 'beef', say('cuts.oxtail'), 'oxtail, tail', 1.35, 'rich', 'pieces', 1.1, 1.1, 0.16, 5.0, 0.45, 'pieces'],
+  ['beef-cheek', 'beef', say('cuts.cheek'), 'cheek', 1.25, 'medium', 'pieces', 2.45, 1.69, 0.4, 4.5, 0, 'whole|chunks|bite-size|slices'],
+  ['pork-shoulder', 'pork', say('cuts.shoulder'), 'shoulder, butt, picnic', 0.75, 'rich', 'all', 1.94, 1.48, 1.8, 8.4, 0.1, 'whole|chunks|bite-size'],
+  ['pork-collar', 'pork', say('cuts.collar'), 'collar, neck', 0.8, 'rich', 'long', 2.36, 1.09, 1.4, 8.0, 0, 'whole|chunks|bite-size|slices'],
+  ['pork-hock', 'pork', say('cuts.hock'), 'hock, knuckle', 1.15, 'rich', 'pieces', 1.34, 1.12, 0.7, 7.6, 0.35, 'whole'],
+  ['pork-shank', 'pork', say('cuts.shank'), 'shank', 1.05, 'medium', 'pieces', 1.72, 1.0, 0.5, 6.5, 0.3, 'whole'],
+  ['pork-spare-rib', 'pork', say('cuts.spare-rib'), 'spare rib, pork ribs, back ribs', 0.8, 'rich', 'flat', 12.04, 6.02, 1.2, 2.5, 0.35, 'rack|ribs'],
+  ['pork-cheek', 'pork', say('cuts.cheek'), 'cheek', 0.9, 'medium', 'pieces', 2.15, 1.46, 0.09, 3.0, 0, 'pieces'],
+  ['pork-belly', 'pork', say('cuts.belly'), 'belly, side', 0.7, 'rich', 'flat', 3.94, 3.15, 1.2, 4.5, 0, 'whole|chunks|bite-size|slices'],
+  ['lamb-shoulder', 'lamb', say('cuts.shoulder'), 'shoulder', 0.75, 'rich', 'all', 2.77, 2.08, 1.6, 6.4, 0.22, 'whole|chunks|bite-size'],
+  ['lamb-neck', 'lamb', say('cuts.neck'), 'neck, scrag', 0.95, 'medium', 'pieces', 2.04, 1.68, 0.2, 3.8, 0.35, 'slices|chunks|bite-size'],
+  ['lamb-shank', 'lamb', say('cuts.shank'), 'shank', 1.0, 'medium', 'pieces', 1.66, 1.0, 0.4, 6.1, 0.3, 'whole'],
+  ['lamb-breast', 'lamb', say('cuts.breast'), 'breast, flap', 0.75, 'rich', 'flat', 9.32, 5.83, 0.9, 2.5, 0.25, 'whole|chunks'],
+  ['lamb-leg', 'lamb', say('cuts.leg'), 'leg', 0.75, 'medium', 'all', 2.1, 1.31, 1.8, 8.5, 0.2, 'whole|chunks|bite-size'],
+  ['goat-shoulder', 'goat', say('cuts.shoulder'), 'shoulder', 0.95, 'medium', 'all', 2.91, 2.33, 1.4, 5.8, 0.25, 'whole|chunks|bite-size'],
+  ['goat-neck', 'goat', say('cuts.neck'), 'neck', 1.1, 'medium', 'pieces', 1.94, 1.6, 0.18, 3.8, 0.38, 'slices|chunks|bite-size'],
+  ['goat-leg', 'goat', say('cuts.leg'), 'leg', 0.9, 'lean', 'all', 2.39, 1.34, 1.8, 8.1, 0.22, 'whole|chunks|bite-size'],
+  ['goat-shank', 'goat', say('cuts.shank'), 'shank', 1.1, 'medium', 'pieces', 1.61, 1.0, 0.3, 5.6, 0.32, 'whole'],
+  ['goat-stewing', 'goat', say('cuts.mixed-stewing-pieces'), 'mixed stewing pieces, on the bone', 0.95, 'medium', 'pieces', 1.03, 1.0, 0.06, 3.8, 0.3, 'pieces'],
 ];
 
 const CURED: ReadonlySet<string> = new Set(['beef-brisket-cured', 'beef-round-cured']);
@@ -99,7 +101,7 @@ export const CUTS: readonly Cut[] = ROWS.map(
     id,
     species,
     name,
-    alsoCalled,
+    words,
     toughness,
     richness,
     growth,
@@ -113,7 +115,7 @@ export const CUTS: readonly Cut[] = ROWS.map(
     id,
     species,
     name,
-    alsoCalled,
+    words: words.split(', '),
     toughness,
     richness,
     growth,
@@ -146,8 +148,8 @@ export function cutById(id: string): Cut {
  *
  * @example cutTitle(cutById('goat-neck')) // 'goat neck'
  */
-export function cutTitle(cut: Cut): string {
-  return `${cut.species} ${cut.name.toLowerCase()}`;
+export function cutTitle(cut: Cut): Text {
+  return say('cuts.title', { species: say(`species.${cut.species}`), name: lowered(cut.name) });
 }
 
 /**

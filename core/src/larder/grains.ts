@@ -1,7 +1,8 @@
+import { say, type Text } from '@hervir/language/message';
 /** A grain, bean or noodle cooked in the pot. */
 export interface Grain {
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   /** Ordinary boiling time at 100 °C, minutes; cooked from a cook value of the lower. */
   readonly boilMinutes: readonly [number, number];
   /** Still whole up to this cook value. */
@@ -14,10 +15,10 @@ export interface Grain {
   readonly soaked: boolean;
   /** What is done to it before it goes into its bowl. */
   readonly ready: 'pick-over' | 'rinse' | 'weigh-out';
-  readonly note: string;
+  readonly note: Text;
 }
 
-type Row = readonly [string, string, number, number, number, number, boolean, string];
+type Row = readonly [string, Text, number, number, number, number, boolean, Text];
 
 /**
  * Common practice of the trade, no published source. Columns: id, name, boiling minutes low and high, falls apart at
@@ -25,18 +26,18 @@ type Row = readonly [string, string, number, number, number, number, boolean, st
  */
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['rice-brown', 'Brown rice', 40, 50, 160, 1.5, true, 'rinse; levelled on top unstirred; hot liquid poured gently; holes poked to the base'],
-  ['rice-white', 'White long-grain rice', 14, 18, 45, 1.2, true, 'rinse; short run only'],
-  ['barley-pearl', 'Pearl barley', 35, 50, 170, 2.3, true, ''],
-  ['spelt-pearled', 'Pearled spelt', 25, 35, 140, 1.7, true, ''],
-  ['freekeh', 'Cracked freekeh', 18, 25, 90, 1.8, true, ''],
-  ['bean-dry-unsoaked', 'Dry beans, unsoaked', 90, 130, 320, 1.4, true, 'pick over and rinse; foams'],
-  ['bean-dry-soaked', 'Dry beans, soaked', 45, 75, 240, 0.4, true, 'foams'],
-  ['kidney-bean-soaked', 'Red kidney beans, soaked', 50, 80, 240, 0.4, true, 'toxin: boil hard 30 min (10 at the very least); never slow-cook from dry'],
-  ['chickpea-soaked', 'Chickpeas, soaked', 60, 90, 300, 0.5, true, 'foams'],
-  ['lentil-brown', 'Brown lentils', 20, 30, 80, 1.6, true, ''],
-  ['split-pea', 'Split peas', 35, 45, 60, 2.0, true, 'foams; thickens on purpose'],
-  ['egg-noodle', 'Egg noodles', 6, 9, 28, 1.5, true, 'second run or open; swells'],
+  ['rice-brown', say('grains.brown-rice'), 40, 50, 160, 1.5, true, say('grains.rinse-levelled-on-top-unstirred')],
+  ['rice-white', say('grains.white-long-grain-rice'), 14, 18, 45, 1.2, true, say('grains.rinse-short-run-only')],
+  ['barley-pearl', say('grains.pearl-barley'), 35, 50, 170, 2.3, true, ''],
+  ['spelt-pearled', say('grains.pearled-spelt'), 25, 35, 140, 1.7, true, ''],
+  ['freekeh', say('grains.cracked-freekeh'), 18, 25, 90, 1.8, true, ''],
+  ['bean-dry-unsoaked', say('grains.dry-beans-unsoaked'), 90, 130, 320, 1.4, true, say('grains.pick-over-and-rinse-foams')],
+  ['bean-dry-soaked', say('grains.dry-beans-soaked'), 45, 75, 240, 0.4, true, say('grains.foams')],
+  ['kidney-bean-soaked', say('grains.red-kidney-beans-soaked'), 50, 80, 240, 0.4, true, say('grains.toxin-boil-hard-30-min')],
+  ['chickpea-soaked', say('grains.chickpeas-soaked'), 60, 90, 300, 0.5, true, say('grains.foams')],
+  ['lentil-brown', say('grains.brown-lentils'), 20, 30, 80, 1.6, true, ''],
+  ['split-pea', say('grains.split-peas'), 35, 45, 60, 2.0, true, say('grains.foams-thickens-on-purpose')],
+  ['egg-noodle', say('grains.egg-noodles'), 6, 9, 28, 1.5, true, say('grains.second-run-or-open-swells')],
 ];
 
 /** Pulses hold stones, noodles nothing; the others are rinsed of their dust. Common practice. */
@@ -79,3 +80,13 @@ export function grainById(id: string): Grain {
   if (!grain) throw new RangeError(`no grain "${id}"; known are ${GRAINS.map((known) => known.id).join(', ')}`);
   return grain;
 }
+
+/** Dry in the cupboard, it is not soaked yet. */
+const DRY: Readonly<Record<string, Text>> = {
+  'bean-dry-soaked': say('grains.dry-beans'),
+  'kidney-bean-soaked': say('grains.red-kidney-beans'),
+  'chickpea-soaked': say('grains.chickpeas'),
+};
+
+/** What is soaked, by its name before that; null for what is not. */
+export const dryGrain = (id: string): Text | null => DRY[id] ?? null;

@@ -1,44 +1,60 @@
+import { capital, lowered, quantity, say, type Text } from '@hervir/language/message';
 import { CUTS, type Species } from './cuts';
 
 /** A cut that is not for braising: known by name, and answered. */
 export interface TenderCut {
   readonly species: Species;
-  readonly name: string;
+  readonly name: Text;
   /** Words a cook may use for it, lower case. */
   readonly words: readonly string[];
   /** What is done with it instead, to go on "It has little to melt, and dries out long before: ". */
-  readonly instead: string;
+  readonly instead: Text;
 }
 
 /** Common practice. */
 export const TENDER_CUTS: readonly TenderCut[] = [
-  { species: 'beef', name: 'Fillet', words: ['fillet', 'tenderloin', 'chateaubriand'], instead: 'roast or fry it' },
-  { species: 'beef', name: 'Sirloin', words: ['sirloin steak', 'sirloin', 'strip steak'], instead: 'fry or grill it' },
   {
     species: 'beef',
-    name: 'Rib eye',
+    name: say('tender-cuts.fillet'),
+    words: ['fillet', 'tenderloin', 'chateaubriand'],
+    instead: say('tender-cuts.roast-or-fry-it'),
+  },
+  {
+    species: 'beef',
+    name: say('tender-cuts.sirloin'),
+    words: ['sirloin steak', 'sirloin', 'strip steak'],
+    instead: say('tender-cuts.fry-or-grill-it'),
+  },
+  {
+    species: 'beef',
+    name: say('tender-cuts.rib-eye'),
     words: ['rib eye', 'ribeye', 'rib roast', 'prime rib'],
-    instead: 'fry or roast it',
+    instead: say('tender-cuts.fry-or-roast-it'),
   },
   {
     species: 'pork',
-    name: 'Tenderloin',
+    name: say('tender-cuts.tenderloin'),
     words: ['tenderloin', 'fillet'],
-    instead: 'fry it, or roast it to 63 °C in the middle',
+    instead: say('tender-cuts.fry-it-or-roast-it', { c63: quantity('temperature', 63) }),
   },
   {
     species: 'pork',
-    name: 'Loin',
+    name: say('tender-cuts.loin'),
     words: ['loin', 'loin chop', 'chop', 'chops'],
-    instead: 'roast it to 63 °C in the middle',
+    instead: say('tender-cuts.roast-it-to-63-c', { c63: quantity('temperature', 63) }),
   },
   {
     species: 'lamb',
-    name: 'Loin',
+    name: say('tender-cuts.loin'),
     words: ['loin', 'loin chop', 'fillet', 'cutlet', 'chop', 'chops'],
-    instead: 'grill or fry it',
+    instead: say('tender-cuts.grill-or-fry-it'),
   },
-  { species: 'goat', name: 'Loin', words: ['loin', 'chop', 'chops', 'cutlet'], instead: 'grill or fry it' },
+  {
+    species: 'goat',
+    name: say('tender-cuts.loin'),
+    words: ['loin', 'chop', 'chops', 'cutlet'],
+    instead: say('tender-cuts.grill-or-fry-it'),
+  },
 ];
 
 /**
@@ -50,8 +66,8 @@ export function tenderCut(text: string): TenderCut | null {
   const said = text.toLowerCase();
   const has = (word: string): boolean => new RegExp(`\\b${word}s?\\b`).test(said);
   // A chop of the shoulder, a fillet of neck, back ribs: those are braised.
-  const tough = CUTS.flatMap(({ name, alsoCalled }) => [name, ...alsoCalled.split(', ')]).filter((name) => name !== '');
-  if (tough.some((name) => has(name.toLowerCase()))) return null;
+  const tough = CUTS.flatMap(({ words }) => words);
+  if (tough.some(has)) return null;
   return (
     TENDER_CUTS.filter(({ species }) => has(species))
       .flatMap((cut) => cut.words.filter(has).map((word) => ({ cut, word })))
@@ -64,7 +80,7 @@ export function tenderCut(text: string): TenderCut | null {
  *
  * @example whyTender(TENDER_CUTS[0]).startsWith('Beef fillet is not for braising') // true
  */
-export function whyTender({ species, name, instead }: TenderCut): string {
-  const animal = species.charAt(0).toUpperCase() + species.slice(1);
-  return `${animal} ${name.toLowerCase()} is not for braising: it has little to melt, and dries out; ${instead}.`;
+export function whyTender({ species, name, instead }: TenderCut): Text {
+  const animal = capital(say(`species.${species}`));
+  return say('tender-cuts.is-not-for-braising-it', { animal, name: lowered(name), instead });
 }

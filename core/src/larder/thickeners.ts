@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 /** What a sauce may be thickened with, and how much. */
 export const THICKENERS = ['none', 'cornstarch', 'potato-starch', 'arrowroot', 'tapioca', 'flour'] as const;
 export const BODIES = ['thin', 'light', 'coating', 'thick'] as const;
@@ -11,43 +12,57 @@ export const CORNSTARCH_PER_240_ML: Readonly<Record<Body, number>> = { thin: 0, 
 /** What thickens a sauce, against cornstarch. */
 export interface ThickenerKind {
   readonly id: Thickener;
-  readonly name: string;
+  readonly name: Text;
   /** Grams in place of one of cornstarch. */
   readonly factor: number;
   /** A level tablespoon, g. */
   readonly gramsATablespoon: number;
   /** Loose, g/ml. */
   readonly density: number;
-  readonly how: string;
+  readonly how: Text;
 }
 
 /** Common practice of the trade; from memory. */
 export const THICKENER_KINDS: readonly ThickenerKind[] = [
-  { id: 'cornstarch', name: 'cornstarch', factor: 1, gramsATablespoon: 8, density: 0.54, how: 'boil 1 to 2 min' },
+  {
+    id: 'cornstarch',
+    name: say('thickeners.cornstarch'),
+    factor: 1,
+    gramsATablespoon: 8,
+    density: 0.54,
+    how: say('thickeners.boil-1-to-2-min'),
+  },
   {
     id: 'potato-starch',
-    name: 'potato starch',
+    name: say('thickeners.potato-starch'),
     factor: 0.8,
     gramsATablespoon: 10,
     density: 0.68,
-    how: 'bring just to the boil; it thins when it boils on',
+    how: say('thickeners.bring-just-to-the-boil'),
   },
   {
     id: 'arrowroot',
-    name: 'arrowroot',
+    name: say('thickeners.arrowroot'),
     factor: 0.9,
     gramsATablespoon: 8,
     density: 0.54,
-    how: 'bring just to the boil; not with dairy',
+    how: say('thickeners.bring-just-to-the-boil-not'),
   },
-  { id: 'tapioca', name: 'tapioca starch', factor: 0.9, gramsATablespoon: 8, density: 0.54, how: 'boil a minute' },
+  {
+    id: 'tapioca',
+    name: say('thickeners.tapioca-starch'),
+    factor: 0.9,
+    gramsATablespoon: 8,
+    density: 0.54,
+    how: say('thickeners.boil-a-minute'),
+  },
   {
     id: 'flour',
-    name: 'flour',
+    name: say('thickeners.flour'),
     factor: 2,
     gramsATablespoon: 8,
     density: 0.54,
-    how: 'simmer 5 min, until the raw taste is gone',
+    how: say('thickeners.simmer-5-min-until-the'),
   },
 ];
 

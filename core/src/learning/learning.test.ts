@@ -20,6 +20,7 @@ import {
   type FactorKind,
   type Posterior,
 } from './posterior';
+import { english } from '../testing/said-in-english';
 
 /** What a kitchen that is so in truth has learnt after so many cooks. */
 const after = (count: number, plan: Plan, truth: OfEach, seed: number): Map<FactorKind, Posterior> =>
@@ -200,6 +201,6 @@ describe('a plan with what was learnt', () => {
   test('a stronger heater is quicker to the pin, and the reason names it', () => {
     const f = forecast(withLearnt(chunks, { rows: [row('heat', chunks.cooker.name)] }));
     expect(f.pot.minutesToPin).toBeLessThan(forecast(chunks).pot.minutesToPin * 0.9);
-    expect(f.reasons.find(({ text }) => text.startsWith('Learnt from 5'))?.figure).toBe('minutesToPressure');
+    expect(f.reasons.find(({ text }) => english(text).startsWith('Learnt from 5'))?.figure).toBe('minutesToPressure');
   });
 });

@@ -61,7 +61,7 @@ describe('from weight to shape', () => {
     const plan = planFor('goat-leg', 'whole', 1800, {}, { thicknessCm: 20 });
     expect(() => pieceOf(plan.meat)).toThrow(PlanError);
     expect(() => pieceOf(plan.meat)).toThrow(
-      'meat.thicknessCm: 20 cm is more than a piece of 1800 g can have; allowed: 0.5 to 11.9 cm',
+      'meat.thicknessCm: 20 cm is more than a piece of 1800 g can have; allowed: 0.5 cm to 11.9 cm',
     );
   });
 

@@ -1,3 +1,4 @@
+import { quantity, say } from '@hervir/language/message';
 import { cutById, cutTitle, type Cut, type Form } from '../larder/cuts';
 import type { Meat } from '../plan/plan';
 import { PlanError } from '../plan/plan-error';
@@ -127,12 +128,19 @@ export function pieceOf(meat: Meat): Piece {
   if (!(grams >= LEAST_GRAMS)) {
     throw new PlanError(
       'meat.trimGrams',
-      `leaves ${Math.round(grams)} g of meat`,
-      `0 to ${Math.max(0, Math.floor(meat.grams - LEAST_GRAMS))} g`,
+      say('piece.leaves-g-of-meat', { grams: Math.round(grams) }),
+      say('piece.from-to', {
+        from: quantity('mass', 0),
+        to: quantity('mass', Math.max(0, Math.floor(meat.grams - LEAST_GRAMS))),
+      }),
     );
   }
   if (!cut.forms.includes(meat.form)) {
-    throw new PlanError('meat.form', `${cutTitle(cut)} is not cooked as ${meat.form}`, cut.forms.join(', '));
+    throw new PlanError(
+      'meat.form',
+      say('piece.is-not-cooked-as', { cut: cutTitle(cut), form: meat.form }),
+      cut.forms.join(', '),
+    );
   }
   const usual = usualPiece(cut, meat);
   let { length, width, thickness } = usual;
@@ -166,8 +174,8 @@ export function pieceOf(meat: Meat): Piece {
   if (meat.thicknessCm !== undefined && counted && meat.thicknessCm > most * 1.005) {
     throw new PlanError(
       'meat.thicknessCm',
-      `${meat.thicknessCm} cm is more than a piece of ${Math.round(grams / count)} g can have`,
-      `0.5 to ${Math.floor(most * 10) / 10} cm`,
+      say('piece.cm-is-more-than-a', { thicknessCm: meat.thicknessCm, grams: Math.round(grams / count) }),
+      say('piece.from-to', { from: quantity('length', 0.5), to: quantity('length', Math.floor(most * 10) / 10) }),
     );
   }
   const [a, b, c] = [length, width, thickness].sort((x, y) => y - x) as [number, number, number];

@@ -12,12 +12,10 @@ import { PlanError } from '../plan/plan-error';
 import { stageOf } from '../plan/stage-settings';
 import type { Portion, PortionId } from '../plan/portions';
 import { anyPlan, plansAsked } from '../testing/any-plan';
-import { printerFor } from '../units/quantity';
 import { moveOf, portionsIn, type Move } from './moves';
 import { stepsOf, type Step } from './step';
 import { inBowls, inOrder, placesAfter, type Places } from './whereabouts';
 
-const print = printerFor('metric');
 
 /** Random plans that can be reckoned; one that cannot is refused with its field, which is as good. */
 function reckonedPlans(): { readonly plan: Plan; readonly f: Forecast }[] {
@@ -67,7 +65,7 @@ function walked(f: Forecast): { readonly step: Step; readonly before: Places; re
 const movesOf = (f: Forecast): Move[] => stepsOf(f.method).flatMap(({ moves }) => moves);
 const kindOf = (f: Forecast, id: PortionId): Portion['kind'] | undefined =>
   f.portions.find((one) => one.id === id)?.kind;
-const steps = (f: Forecast): Guide['steps'] => guideOf(f, print).steps;
+const steps = (f: Forecast): Guide['steps'] => guideOf(f).steps;
 
 describe('what must hold for every plan', () => {
   holds('1: every portion leaves its bowl once, by a move that is told, and ends somewhere', (f) => {
@@ -81,7 +79,7 @@ describe('what must hold for every plan', () => {
       expect(['plate', 'sauce', 'fished-out', 'kept', 'thrown']).toContain(ends);
     }
     // What the method moves, the guide and its tracks tell: the same list.
-    const guides = [guideOf(f, print), ...(f.nextDay === null ? [] : [guideOf(f, print, 'day')])];
+    const guides = [guideOf(f), ...(f.nextDay === null ? [] : [guideOf(f, 'day')])];
     const told = guides.flatMap((guide) => [
       ...guide.steps.flatMap(({ moves }) => moves),
       ...guide.tracks.flatMap((track) => track.steps.flatMap(({ moves }) => moves)),
@@ -252,7 +250,7 @@ describe('what must hold for every plan', () => {
   });
 
   holds('8: cooked ahead it ends in the fridge, and is warmed to 74 °C and served on its day', (f, plan) => {
-    const evening = guideOf(f, print).steps;
+    const evening = guideOf(f).steps;
     expect(evening.filter(({ done }) => done === 'served')).toHaveLength(1);
     if (plan.cookAhead === undefined) {
       expect([f.nextDay, f.method.day]).toEqual([null, []]);
@@ -265,8 +263,8 @@ describe('what must hold for every plan', () => {
     // Later than two and six hours is never kept silent.
     const slow = kept.cooling.minutesTo21 > 120 || kept.cooling.minutesTo5 > 360;
     expect(f.cautions.some(({ code }) => code === 'cools-slowly')).toBe(slow);
-    const day = guideOf(f, print, 'day');
-    expect([isTheDay(day), isTheDay(guideOf(f, print))]).toEqual([true, false]);
+    const day = guideOf(f, 'day');
+    expect([isTheDay(day), isTheDay(guideOf(f))]).toEqual([true, false]);
     const sum = day.steps.reduce((minutes, step) => minutes + step.minutes + step.waitMinutes, 0);
     expect(sum).toBeLessThanOrEqual(kept.clock.totalMinutes + 1e-6);
     const moves = f.method.day.flatMap(({ steps: own }) => own.flatMap((step) => step.moves.map(({ kind }) => kind)));

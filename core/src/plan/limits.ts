@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import { ALTITUDE_RANGE } from '../physics/air';
 import type { Range } from '../units/range';
 
@@ -6,14 +7,14 @@ import type { Range } from '../units/range';
  * messages that say what is allowed.
  */
 export const LIMITS = {
-  servings: { min: 1, max: 40, unit: 'people' },
+  servings: { min: 1, max: 40, unit: say('limits.people') },
   confidence: { min: 0.5, max: 0.99, unit: '' },
   meatGrams: { min: 50, max: 15_000, unit: 'g' },
   trimGrams: { min: 0, max: 10_000, unit: 'g' },
   saltedMinutes: { min: 0, max: 5760, unit: 'min' },
-  batches: { min: 1, max: 20, unit: 'batches' },
+  batches: { min: 1, max: 20, unit: say('limits.batches') },
   sauteMinutes: { min: 1, max: 120, unit: 'min' },
-  pieces: { min: 1, max: 200, unit: 'pieces' },
+  pieces: { min: 1, max: 200, unit: say('limits.pieces') },
   thicknessCm: { min: 0.5, max: 25, unit: 'cm' },
   marinadeMl: { min: 0, max: 5000, unit: 'ml' },
   marinadeHours: { min: 0, max: 96, unit: 'h' },
@@ -41,9 +42,9 @@ export const LIMITS = {
   waitsMinutes: { min: 0, max: 1440, unit: 'min' },
   restMinutes: { min: 0, max: 120, unit: 'min' },
   movedMinutes: { min: 0, max: 720, unit: 'min' },
-  prepFactor: { min: 0.4, max: 3, unit: 'times the usual' },
-  learntFactor: { min: 0.3, max: 3, unit: 'times the table' },
-  learntSpread: { min: 0, max: 1, unit: 'of the logarithm' },
+  prepFactor: { min: 0.4, max: 3, unit: say('limits.times-the-usual') },
+  learntFactor: { min: 0.3, max: 3, unit: say('limits.times-the-table') },
+  learntSpread: { min: 0, max: 1, unit: say('limits.of-the-logarithm') },
   aheadHours: { min: 4, max: 72, unit: 'h' },
   keptGrams: { min: 20, max: 20_000, unit: 'g' },
   keptPieceCm: { min: 0, max: 15, unit: 'cm' },

@@ -1,3 +1,7 @@
+import type { Text } from '@hervir/language/message';
+/** For who reads a log: which message it is. */
+const asCode = (text: Text): string => (typeof text === 'string' ? text : JSON.stringify(text));
+
 /** A plan that cannot be reckoned, and which of its fields says so. The contract turns it into a fault with its path. */
 export class PlanError extends RangeError {
   /**
@@ -7,10 +11,10 @@ export class PlanError extends RangeError {
    */
   constructor(
     readonly path: string,
-    readonly problem: string,
-    readonly allowed: string,
+    readonly problem: Text,
+    readonly allowed: Text,
   ) {
-    super(`${path}: ${problem}; allowed: ${allowed}`);
+    super(`${path}: ${asCode(problem)}; allowed: ${asCode(allowed)}`);
     this.name = 'PlanError';
   }
 }

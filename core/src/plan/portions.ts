@@ -1,3 +1,4 @@
+import { lowered, say, type Text } from '@hervir/language/message';
 import { meatsOf } from './meats';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById, cutTitle } from '../larder/cuts';
@@ -36,7 +37,7 @@ export interface Portion {
   /** Of the larder; null for what it does not know. */
   readonly food: string | null;
   /** As it is said in the middle of a sentence: the cook's own words, or the larder's. */
-  readonly name: string;
+  readonly name: Text;
   readonly grams: number | null;
   readonly ml: number | null;
   readonly celsius: number;
@@ -100,7 +101,7 @@ function listOf(plan: Plan): Portion[] {
       celsius: MEAT_C[meat.startsFrom] ?? roomC,
     });
     const { marinade, rub, flourGrams } = meat;
-    const part = (kind: PortionKind, name: string, grams: number | undefined, ml?: number): void =>
+    const part = (kind: PortionKind, name: Text, grams: number | undefined, ml?: number): void =>
       add(
         kind,
         i,
@@ -108,16 +109,16 @@ function listOf(plan: Plan): Portion[] {
         { id: `${kind}-${i + 1}` },
         { food: kind === 'flour' ? 'flour' : null, name, grams, ml },
       );
-    if (marinade) part('marinade', 'the marinade', undefined, marinade.ml + (marinade.solidsGrams ?? 0));
-    if (rub) part('rub', 'the rub', rub.grams);
-    part('flour', 'flour', flourGrams);
+    if (marinade) part('marinade', say('portions.the-marinade'), undefined, marinade.ml + (marinade.solidsGrams ?? 0));
+    if (rub) part('rub', say('portions.the-rub'), rub.grams);
+    part('flour', say('thickeners.flour'), flourGrams);
   });
   if (plan.sear.fatMl !== undefined)
-    add('fat', 0, 'sear.fatMl', {}, { food: null, name: 'fat for the pan', ml: plan.sear.fatMl });
+    add('fat', 0, 'sear.fatMl', {}, { food: null, name: say('portions.fat-for-the-pan'), ml: plan.sear.fatMl });
   plan.aromatics.forEach((item, i) =>
     add('aromatic', i, `aromatics[${i}]`, item, {
       food: item.ingredient,
-      name: aromaticKind(item.ingredient).name.toLowerCase(),
+      name: lowered(aromaticKind(item.ingredient).name),
       grams: item.grams,
     }),
   );
@@ -134,7 +135,7 @@ function listOf(plan: Plan): Portion[] {
     }),
   );
   plan.additions.forEach((item, i) => {
-    const name = liquidById(item.ingredient).name.toLowerCase();
+    const name = lowered(liquidById(item.ingredient).name);
     add('addition', i, `additions[${i}]`, item, { food: item.ingredient, name, grams: item.grams });
     const swillMl = item.grams > 0 ? item.apart?.swillMl : undefined;
     const path = `additions[${i}].apart`;
@@ -143,20 +144,20 @@ function listOf(plan: Plan): Portion[] {
       i,
       path,
       { id: `swill-${i + 1}` },
-      { food: 'water', name: 'water that rinses the blender', ml: swillMl },
+      { food: 'water', name: say('portions.water-that-rinses-the-blender'), ml: swillMl },
     );
   });
   plan.vegetables.forEach((item, i) =>
     add('vegetable', i, `vegetables[${i}]`, item, {
       food: item.vegetable,
-      name: vegetableById(item.vegetable).name.toLowerCase(),
+      name: lowered(vegetableById(item.vegetable).name),
       grams: item.grams,
     }),
   );
   plan.grains.forEach((item, i) =>
     add('grain', i, `grains[${i}]`, item, {
       food: item.grain,
-      name: grainById(item.grain).name.toLowerCase(),
+      name: lowered(grainById(item.grain).name),
       grams: item.grams,
     }),
   );

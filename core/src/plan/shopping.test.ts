@@ -4,6 +4,7 @@ import { VEGETABLES } from '../larder/vegetables';
 import { planFor } from '../testing/fixtures';
 import type { Plan } from './plan';
 import { shoppingList, type ShoppingLine } from './shopping';
+import { english } from '../testing/said-in-english';
 
 const shank: Plan = {
   ...planFor('lamb-shank', 'whole', 1600),
@@ -15,7 +16,7 @@ const shank: Plan = {
   grains: [{ grain: 'chickpea-soaked', grams: 200, place: 'auto' }],
 };
 const line = (list: readonly ShoppingLine[], name: RegExp): ShoppingLine => {
-  const found = list.find((one) => name.test(one.name));
+  const found = list.find((one) => name.test(english(one.name)));
   if (!found) throw new Error(`no ${name} in ${list.map((one) => one.name).join(', ')}`);
   return found;
 };

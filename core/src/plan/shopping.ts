@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { asSold, type AsSold } from '../larder/as-sold';
 import type { Plan } from './plan';
 import { portionsOf, type Portion, type PortionKind } from './portions';
@@ -10,7 +11,7 @@ export type Aisle = (typeof AISLES)[number];
 export interface ShoppingLine {
   readonly id: string;
   readonly aisle: Aisle;
-  readonly name: string;
+  readonly name: Text;
   /** As sold: with what is peeled, trimmed and drained off. */
   readonly grams: number | null;
   readonly ml: number | null;
@@ -31,11 +32,11 @@ const AISLE_OF: Readonly<Partial<Record<PortionKind, Aisle>>> = {
   other: 'dry',
 };
 /** A pulse is bought dry. */
-const AS_BOUGHT: Readonly<Record<string, string>> = {
-  'bean-dry-soaked': 'dry beans',
-  'bean-dry-unsoaked': 'dry beans',
-  'kidney-bean-soaked': 'dry red kidney beans',
-  'chickpea-soaked': 'dry chickpeas',
+const AS_BOUGHT: Readonly<Record<string, Text>> = {
+  'bean-dry-soaked': say('shopping.dry-beans'),
+  'bean-dry-unsoaked': say('shopping.dry-beans'),
+  'kidney-bean-soaked': say('shopping.dry-red-kidney-beans'),
+  'chickpea-soaked': say('shopping.dry-chickpeas'),
 };
 /** So little over a whole piece is no reason for another, share of one. */
 const NEARLY = 0.15;
@@ -51,7 +52,7 @@ function lineOf({ kind, food, name, grams, ml }: Portion, plan: number): Gathere
   const sold = food === null || kind === 'meat' || kind === 'grain' ? null : asSold(food);
   const called = sold?.plural ?? AS_BOUGHT[food ?? ''] ?? name;
   return {
-    id: `${aisle}:${called}`,
+    id: `${aisle}:${typeof called === 'string' ? called : JSON.stringify(called)}`,
     aisle,
     name: called,
     grams: grams === null ? null : grams / (sold?.left ?? 1),
@@ -97,7 +98,5 @@ export function shoppingList(plans: readonly Plan[]): ShoppingLine[] {
       });
     }
   });
-  return [...lines.values()]
-    .map(counted)
-    .sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle) || a.name.localeCompare(b.name));
+  return [...lines.values()].map(counted).sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
 }

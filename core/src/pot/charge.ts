@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
 import { liquidById } from '../larder/liquids';
 import type { Plan, StageId } from '../plan/plan';
@@ -13,7 +14,7 @@ export interface Charge {
   /** Of what goes in later: the stage it goes in at. */
   readonly at: StageId | null;
   /** As a cook would call it, lower case. */
-  readonly what: string;
+  readonly what: Text;
   /** Where it stands in the plan, for remedies. */
   readonly from: 'deglaze' | 'liquids' | 'additions' | 'marinade' | 'swill' | 'flour';
   readonly index: number;
@@ -130,7 +131,7 @@ function chargeOf(plan: Plan, portion: Portion): Charge | null {
   return {
     ...figures,
     portion: portion.id,
-    what: portion.name.replace(/^the /, ''),
+    what: portion.kind === 'marinade' ? say('charge.marinade') : portion.name,
     index: portion.index,
     temperatureC,
   };

@@ -1,3 +1,4 @@
+import { lowered, say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
 import { aromaticKind } from '../larder/aromatics';
 import { cutById, cutTitle } from '../larder/cuts';
@@ -18,7 +19,7 @@ const BEFORE: ReadonlySet<StageId> = new Set(['start', 'flavour-only']);
 /** One line: what came in, or (below zero) what went. */
 export interface LedgerEntry {
   readonly stage: LedgerStage;
-  readonly what: string;
+  readonly what: Text;
   readonly ml: number;
 }
 
@@ -102,7 +103,7 @@ export function ledgerOf(
 ): Ledger {
   const entries: LedgerEntry[] = [];
   let free = 0;
-  const book = (stage: LedgerStage, what: string, ml: number): void => {
+  const book = (stage: LedgerStage, what: Text, ml: number): void => {
     const booked = Math.max(-free, ml);
     if (Math.abs(booked) < 0.05) return;
     free += booked;
@@ -111,42 +112,42 @@ export function ledgerOf(
   const kg = (mass: number): number => Math.max(0, mass * 1000);
 
   for (const { stage, what, waterMl } of charges) if (stage === 'deglaze') book('deglaze', what, waterMl);
-  book('deglaze', 'boiled off while it is scraped', -kg(history.lidOn.boiledKg));
+  book('deglaze', say('ledger.boiled-off-while-it-is'), -kg(history.lidOn.boiledKg));
   for (const { stage, what, waterMl } of charges) if (stage === 'load') book('load', what, waterMl);
   const freeAtStartMl = free;
 
-  book('heating', 'steam blown off before the pin rises', -kg(history.opened.purgedKg));
+  book('heating', say('ledger.steam-blown-off-before-the'), -kg(history.opened.purgedKg));
   const { shares = ALL } = history;
-  const meatJuice = `juice of ${cutTitle(cutById(plan.meat.cut))}`;
+  const meatJuice = say('ledger.juice-of', { cut: cutTitle(cutById(plan.meat.cut)) });
   const aromaticsAt = (at: LedgerStage, isHere: (stage: StageId | undefined) => boolean): void => {
     for (const [i, { ingredient, grams, then, stage }] of plan.aromatics.entries()) {
       if (then === 'set-aside' || !isHere(stage)) continue;
       const { name, juiceShare } = aromaticKind(ingredient);
-      book(at, `water of ${name.toLowerCase()}`, grams * juiceShare * shares.aromatic(i));
+      book(at, say('ledger.water-of', { name: lowered(name) }), grams * juiceShare * shares.aromatic(i));
     }
   };
   const vegetablesAt = (at: LedgerStage, isHere: (place: StageId) => boolean): void => {
     for (const [i, { vegetable, grams, place }] of plan.vegetables.entries()) {
       if (!isHere(place)) continue;
       const { name, juiceShare } = vegetableById(vegetable);
-      book(at, `water of ${name.toLowerCase()}`, grams * juiceShare * shares.vegetable(i));
+      book(at, say('ledger.water-of', { name: lowered(name) }), grams * juiceShare * shares.vegetable(i));
     }
   };
   const grainsAt = (at: LedgerStage, isHere: (place: StageId) => boolean): void => {
     for (const [i, { grain, grams, place }] of plan.grains.entries()) {
       if (!isHere(place)) continue;
       const { name, uptakeMlPerG } = grainById(grain);
-      book(at, `taken up by ${name.toLowerCase()}`, -grams * uptakeMlPerG * shares.grain(i));
+      book(at, say('ledger.taken-up-by', { name: lowered(name) }), -grams * uptakeMlPerG * shares.grain(i));
     }
   };
   book('pressure', meatJuice, history.juiceMl);
   aromaticsAt('pressure', (stage) => stage === undefined);
   vegetablesAt('pressure', (place) => BEFORE.has(place));
-  book('pressure', 'boiled away under pressure', -kg(history.opened.boiledKg - history.lidOn.boiledKg));
+  book('pressure', say('ledger.boiled-away-under-pressure'), -kg(history.opened.boiledKg - history.lidOn.boiledKg));
   grainsAt('pressure', (place) => place === 'start');
-  book('release', 'flashes into steam when the valve is opened', -kg(history.opened.flashedKg));
+  book('release', say('ledger.flashes-into-steam-when-the'), -kg(history.opened.flashedKg));
   for (const { stage, what, waterMl } of charges)
-    if (stage === 'on-top') book('opened', `${what}, stirred in`, waterMl);
+    if (stage === 'on-top') book('opened', say('ledger.stirred-in', { what }), waterMl);
   let freeAtReheatMl: number | null = null;
   let poorestMl = freeAtStartMl;
   const plantsAt = (stage: LedgerStage, isHere: (place: StageId) => boolean): void => {
@@ -160,19 +161,19 @@ export function ledgerOf(
     const stage = kind === 'pressure' ? 'second' : 'simmer';
     book(lastStage, meatJuice, juiceMl);
     lastStage = stage;
-    book(stage, 'broth taken out', -brothOutMl);
+    book(stage, say('ledger.broth-taken-out'), -brothOutMl);
     for (const { at, what, waterMl } of charges) if (at === id) book(stage, what, waterMl);
     if (kind === 'simmer') {
       plantsAt('simmer', here);
-      book('simmer', 'boiled off in the open simmer', -kg(boiledKg));
+      book('simmer', say('ledger.boiled-off-in-the-open'), -kg(boiledKg));
       continue;
     }
     freeAtReheatMl ??= free;
     poorestMl = Math.min(poorestMl, free);
-    book('second', 'steam blown off before the pin rises again', -kg(purgedKg));
+    book('second', say('ledger.steam-blown-off-before-the-pin'), -kg(purgedKg));
     plantsAt('second', here);
-    book('second', 'boiled away', -kg(boiledKg));
-    book('second', 'flashes into steam when the valve is opened again', -kg(flashedKg));
+    book('second', say('ledger.boiled-away'), -kg(boiledKg));
+    book('second', say('ledger.flashes-into-steam-when-the-valve'), -kg(flashedKg));
   }
   book(lastStage, meatJuice, history.lastJuiceMl ?? 0);
   plantsAt('simmer', (place) => place !== 'auto' && !BEFORE.has(place) && stageOf(plan, place).kind === 'off-heat');

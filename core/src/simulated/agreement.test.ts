@@ -4,7 +4,6 @@ import { COOKER_SETS } from '../plan/cooker-sets';
 import { DEFAULT_COOKER } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { SimulatedCook } from './simulated-cook';
 import { steadyHand } from './steady-hand';
 
@@ -94,7 +93,7 @@ function agrees(found: number, wanted: number, grid = 0): void {
 describe('the simulated cook and the forecast are the same pot (no source: two ways through one model)', () => {
   test.each(PLANS)('%s', (_name, plan) => {
     const f = forecast(plan);
-    const run = new SimulatedCook(f, guideOf(f, printerFor('metric')), {
+    const run = new SimulatedCook(f, guideOf(f), {
       seed: 1,
       scatter: false,
       startMs: Date.parse('2027-01-17T16:00:00Z'),
@@ -123,7 +122,7 @@ describe('the simulated cook and the forecast are the same pot (no source: two w
 
   test('a coarser grid tells the same', () => {
     const f = forecast(planFor('beef-chuck', 'chunks', 1500));
-    const guide = guideOf(f, printerFor('metric'));
+    const guide = guideOf(f);
     const ends = [1, 5].map((stepS) => {
       const run = new SimulatedCook(f, guide, {
         seed: 1,

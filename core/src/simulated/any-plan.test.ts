@@ -5,7 +5,6 @@ import { guideOf } from '../braise/guide/guide';
 import { PlanError } from '../plan/plan-error';
 import { anyPlan, plansAsked } from '../testing/any-plan';
 import { LIKELY_K } from '../pot/base-temperature';
-import { printerFor } from '../units/quantity';
 import { SimulatedCook } from './simulated-cook';
 import { steadyHand } from './steady-hand';
 
@@ -26,7 +25,7 @@ function forecastOf(plan: Forecast['plan']): Forecast | null {
 }
 
 function cooked(f: Forecast): SimulatedCook {
-  return new SimulatedCook(f, guideOf(f, printerFor('metric')), {
+  return new SimulatedCook(f, guideOf(f), {
     seed: 1,
     scatter: false,
     startMs: 0,

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { DEFAULT_COOKER } from '../plan/defaults';
 import { potBuild } from '../pot/cooker';
 import { DEFAULT_KITCHEN } from '../testing/fixtures';
@@ -10,7 +11,7 @@ function pressed(
   device: CookerDevice,
   commands: readonly CookerCommand[],
   pinIsUp = false,
-): { refused: (string | null)[]; signals: Signal[] } {
+): { refused: (Text | null)[]; signals: Signal[] } {
   const signals: Signal[] = [];
   const refused = commands.map((command) => device.obey(command, pinIsUp, (signal) => signals.push(signal)));
   return { refused, signals };

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import type { CookEventKind } from '../clock/cook-events';
 import { KEEP_WARM_W, type PotBuild } from '../pot/cooker';
 import { SEAR_BASE_C } from '../pot/loading';
@@ -45,7 +46,7 @@ export const TOLD_BY_COOKER: ReadonlySet<CookEventKind> = new Set(['pinUp', 'tim
 export type CookerMode = 'off' | 'saute' | 'pressure' | 'keep-warm' | 'burn' | 'burner';
 
 /** What a cooker answers: nothing, or why it does not obey. */
-export type Refusal = string | null;
+export type Refusal = Text | null;
 
 /**
  * The controls of a cooker without the pot under them: what is pressed, what it shows, how much heat it asks for. An
@@ -92,7 +93,7 @@ export class CookerDevice {
         tell(command.to === 'open' ? 'valveOpened' : 'valveClosed');
         return null;
       case 'burner':
-        if (this.electric) return 'This cooker has no burner: use its sauté or its pressure program.';
+        if (this.electric) return say('cooker-device.this-cooker-has-no-burner');
         this.burner = command.level;
         tell(command.level === 'off' ? 'cancelled' : 'started');
         return null;
@@ -103,14 +104,13 @@ export class CookerDevice {
         tell('cancelled');
         return null;
       default:
-        return this.electric ? this.run(command, tell) : 'A stovetop pot has no programs: turn the burner.';
+        return this.electric ? this.run(command, tell) : say('cooker-device.a-stovetop-pot-has-no');
     }
   }
 
   private moveLid(to: 'off' | 'on', pinIsUp: boolean, tell: (signal: Signal) => void): Refusal {
     if (to === this.lid) return null;
-    if (to === 'off' && pinIsUp)
-      return 'The pin is up: the lid is locked. Let the pressure down first; never force it.';
+    if (to === 'off' && pinIsUp) return say('cooker-device.the-pin-is-up-the');
     this.lid = to;
     tell(to === 'on' ? 'lidLocked' : 'lidOpened');
     return null;
@@ -120,19 +120,19 @@ export class CookerDevice {
     command: Extract<CookerCommand, { do: 'saute' | 'pressure' | 'keepWarm' }>,
     tell: (signal: Signal) => void,
   ): Refusal {
-    if (this.dead) return 'There is no power.';
+    if (this.dead) return say('cooker-device.there-is-no-power');
     if (command.do === 'keepWarm') {
       this.keepWarm = command.on;
       if (!command.on && this.mode === 'keep-warm') this.mode = 'off';
       return null;
     }
-    if (this.mode === 'burn') return 'It shows a burn error: cancel it, let it down and see to the base first.';
+    if (this.mode === 'burn') return say('cooker-device.it-shows-a-burn-error');
     if (command.do === 'saute') {
-      if (this.lid === 'on') return 'Sauté is for the open pot: the lid is on.';
+      if (this.lid === 'on') return say('cooker-device.saute-is-for-the-open');
       this.mode = 'saute';
       this.saute = command.level;
     } else {
-      if (this.lid === 'off') return 'The lid is not locked.';
+      if (this.lid === 'off') return say('cooker-device.the-lid-is-not-locked');
       this.mode = 'pressure';
       this.minutes = command.minutes;
       this.counted = null;

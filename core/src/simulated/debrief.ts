@@ -1,6 +1,4 @@
-import { printDuration } from '../units/time';
-import { listed, upperFirst } from '../units/list';
-import type { Printer } from '../units/quantity';
+import { capital, joined, listing, quantity, say, type Text } from '@hervir/language/message';
 import { CORNSTARCH_PER_240_ML, type Body } from '../larder/thickeners';
 import { againstTarget } from '../meat/tenderness';
 import { LIKELY_K, type BurnCauseId } from '../pot/base-temperature';
@@ -19,9 +17,9 @@ export type DebriefTopic = (typeof DEBRIEF_TOPICS)[number];
 /** One thing that was to come out so, and how it did. */
 export interface DebriefLine {
   readonly topic: DebriefTopic;
-  readonly title: string;
-  readonly planned: string;
-  readonly was: string;
+  readonly title: Text;
+  readonly planned: Text;
+  readonly was: Text;
   readonly good: boolean;
 }
 
@@ -29,13 +27,13 @@ export interface DebriefLine {
 export interface Debrief {
   readonly lines: readonly DebriefLine[];
   /** At most two, the weightiest first. */
-  readonly differently: readonly string[];
+  readonly differently: readonly Text[];
 }
 
 /** Something to do differently, and how much it weighs. */
 interface Advice {
   readonly weight: number;
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** Dinner within this of its time is on time, minutes. Common practice. */
@@ -48,17 +46,16 @@ const VALVE_FORGOTTEN = 2;
 /** What hangs between words and figures: the run, its plan and how to print. */
 interface Ground {
   readonly run: SimulatedCook;
-  readonly print: Printer;
 }
 
 /** How a base that tripped is avoided next time, by its largest cause. */
-const BASE_ADVICE: Readonly<Record<Exclude<BurnCauseId, 'heat'>, string>> = {
-  fond: 'Scrape the base until nothing sticks before the lid goes on',
-  thickened: 'Lay thick things on top and do not stir them in; thicken after pressure',
-  sugar: 'Keep sugar off the base: sear a sweet rub in a pan of its own',
-  dry: 'Measure the liquid before the lid goes on',
-  'flat-meat': 'Put a rack under meat that lies flat',
-  grain: 'Level grain on top and do not stir it down',
+const BASE_ADVICE: Readonly<Record<Exclude<BurnCauseId, 'heat'>, Text>> = {
+  fond: say('debrief.scrape-the-base-until-nothing'),
+  thickened: say('debrief.lay-thick-things-on-top'),
+  sugar: say('debrief.keep-sugar-off-the-base'),
+  dry: say('debrief.measure-the-liquid-before-the'),
+  'flat-meat': say('debrief.put-a-rack-under-meat'),
+  grain: say('debrief.level-grain-on-top-and'),
 };
 
 /** Minutes for which the lid was on, the heat too, and the valve open with the pin down. */
@@ -73,7 +70,7 @@ function valveOpenMinutes({ run }: Ground): number {
 }
 
 function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
-  const { run, print } = ground;
+  const { run } = ground;
   const { grade } = run.opened ?? { grade: null };
   const { target } = run.f.plan;
   if (grade === null) return [];
@@ -87,27 +84,27 @@ function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
     if (run.kitchen.faults.has('frozen-middle') && run.f.plan.meat.startsFrom !== 'frozen') {
       advice.push({
         weight: 90,
-        text: 'Thaw the meat through, or plan it as frozen: its middle took the heat that was meant for cooking.',
+        text: say('debrief.thaw-the-meat-through-or'),
       });
     } else if (ran < planned - 0.9) {
       advice.push({
         weight: 90,
-        text: `Give it its minutes: it had ${Math.round(ran)} of ${planned} under pressure.`,
+        text: say('debrief.give-it-its-minutes-it', { ran: Math.round(ran), planned }),
       });
     } else if (run.ventedEarly > 1) {
       advice.push({
         weight: 85,
-        text: `Leave the valve alone for ${printDuration(run.ventedEarly)} more: the meat goes on cooking while the pressure falls.`,
+        text: say('debrief.leave-the-valve-alone-for', { duration: quantity('duration', run.ventedEarly) }),
       });
     } else if (toughness > 1.05) {
       advice.push({
         weight: 60,
-        text: 'This animal was tougher than most. The fork told you: lid back on for the minutes it asks, before anything else.',
+        text: say('debrief.this-animal-was-tougher-than'),
       });
     } else {
       advice.push({
         weight: 60,
-        text: 'Try a piece before the sauce is begun, and put the lid back on if it is firm.',
+        text: say('debrief.try-a-piece-before-the'),
       });
     }
   }
@@ -116,16 +113,22 @@ function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
       weight: 50,
       text:
         run.pressureMinutes > run.f.pressureMinutes + 0.9
-          ? `End it on its minute: it had ${Math.round(run.pressureMinutes)} of ${run.f.pressureMinutes} under pressure.`
-          : 'Open the valve when its time has come: meat left under pressure goes on falling apart.',
+          ? say('debrief.end-it-on-its-minute', {
+              pressureMinutes: Math.round(run.pressureMinutes),
+              pressureMinutes2: run.f.pressureMinutes,
+            })
+          : say('debrief.open-the-valve-when-its'),
     });
   }
   return [
     {
       topic: 'tenderness',
-      title: 'Meat',
+      title: say('debrief.meat'),
       planned: TARGET_WORDS[target],
-      was: `${grade === 'threads' || grade === 'chewy' || grade === 'firm' ? grade : TARGET_WORDS[grade]}, ${print.quantity('temperature', run.opened?.coreC ?? 0)} in the middle`,
+      was: say('debrief.in-the-middle', {
+        grade: grade === 'threads' || grade === 'chewy' || grade === 'firm' ? grade : TARGET_WORDS[grade],
+        coreC: quantity('temperature', run.opened?.coreC ?? 0),
+      }),
       good,
     },
   ];
@@ -137,18 +140,26 @@ function sear({ run }: Ground, advice: Advice[]): DebriefLine[] {
   if (browned === null || school === 'none') return [];
   const colour = colourOf(browned);
   const good = school === 'light' ? colour !== 'black' : colour === 'brown';
-  if (!good && colour === 'black') advice.push({ weight: 40, text: 'Turn the meat sooner: it went past brown.' });
+  if (!good && colour === 'black') advice.push({ weight: 40, text: say('debrief.turn-the-meat-sooner-it') });
   if (!good && colour !== 'black') {
     const { batches } = run.f.sear;
     const text =
       coverage > COVER_STEAMS
-        ? `Sear in ${Math.max(2, batches)} batches: with ${Math.round(coverage * 100)} % of the base covered, the juice could not boil off and the meat steamed.`
+        ? say('debrief.sear-in-batches-with-of', { value: Math.max(2, batches), coverage: Math.round(coverage * 100) })
         : run.kitchen.faults.has('weak-saute')
-          ? 'A weak sauté needs longer a side, or a pan on a burner: the base never got hot enough to brown.'
-          : 'Leave each side alone until it lets go by itself: it was turned before it had browned.';
+          ? say('debrief.a-weak-saute-needs-longer')
+          : say('debrief.leave-each-side-alone-until');
     advice.push({ weight: 45, text });
   }
-  return [{ topic: 'sear', title: 'Sear', planned: school === 'light' ? 'no red left' : 'brown', was: colour, good }];
+  return [
+    {
+      topic: 'sear',
+      title: say('debrief.sear'),
+      planned: school === 'light' ? say('debrief.no-red-left') : say('debrief.brown'),
+      was: colour,
+      good,
+    },
+  ];
 }
 
 function vegetables({ run }: Ground, advice: Advice[]): DebriefLine[] {
@@ -159,18 +170,18 @@ function vegetables({ run }: Ground, advice: Advice[]): DebriefLine[] {
   if (early.length > 0) {
     advice.push({
       weight: 55,
-      text: `${upperFirst(listed(early))}: in later, and out as soon as the lid is off. What is in from the start goes into the sauce.`,
+      text: say('debrief.in-later-and-out-as', { list: capital(listing(early)) }),
     });
   }
   if (short.length > 0) {
-    advice.push({ weight: 50, text: `${upperFirst(listed(short))}: in sooner, or cut smaller.` });
+    advice.push({ weight: 50, text: say('debrief.in-sooner-or-cut-smaller', { list: capital(listing(short)) }) });
   }
   return [
     {
       topic: 'vegetables',
-      title: 'Vegetables and grain',
-      planned: listed(items.map(({ name, wanted }) => `${name} ${textureWord(wanted as 'tender')}`)),
-      was: listed(items.map(({ name, was }) => `${name} ${textureWord(was as 'tender')}`)),
+      title: say('debrief.vegetables-and-grain'),
+      planned: listing(items.map(({ name, wanted }) => joined([name, textureWord(wanted as 'tender')]))),
+      was: listing(items.map(({ name, was }) => joined([name, textureWord(was as 'tender')]))),
       good: items.every(({ off }) => off === 0),
     },
   ];
@@ -185,7 +196,7 @@ function bodyOf(starchG: number, ml: number): Body {
   return per < (coating + thick) / 2 ? 'coating' : 'thick';
 }
 
-function sauce({ run, print }: Ground, advice: Advice[]): DebriefLine[] {
+function sauce({ run }: Ground, advice: Advice[]): DebriefLine[] {
   const { finish } = run.f;
   const ml = run.kitchen.sauceMl;
   const { thickener, body } = run.f.plan.finish;
@@ -197,21 +208,29 @@ function sauce({ run, print }: Ground, advice: Advice[]): DebriefLine[] {
   if (!amount && ml < finish.sauceMl && !run.kitchen.thrown.has('gasket-leaks')) {
     advice.push({
       weight: 35,
-      text: `There is ${print.quantity('volume', ml)} of sauce where ${print.quantity('volume', finish.sauceMl)} were meant: watch where liquid goes, and top it up before it thickens.`,
+      text: say('debrief.there-is-of-sauce-where', {
+        ml: quantity('volume', ml),
+        sauceMl: quantity('volume', finish.sauceMl),
+      }),
     });
   } else if (!amount && ml >= finish.sauceMl) {
     advice.push({
       weight: 25,
-      text: 'Ladle some out, or give it longer on full sauté with the lid off: the sauce is long.',
+      text: say('debrief.ladle-some-out-or-give'),
     });
   }
-  const say = (amountMl: number, how: string): string =>
-    `${print.quantity('volume', Math.round(amountMl / 10) * 10)}, ${how}`;
-  return [{ topic: 'sauce', title: 'Sauce', planned: say(finish.sauceMl, wanted), was: say(ml, was), good }];
+  const said = (amountMl: number, how: Body): Text =>
+    say('debrief.volume-and-body', {
+      volume: quantity('volume', Math.round(amountMl / 10) * 10),
+      body: say(`body.${how}`),
+    });
+  return [
+    { topic: 'sauce', title: say('debrief.sauce'), planned: said(finish.sauceMl, wanted), was: said(ml, was), good },
+  ];
 }
 
 function base(ground: Ground, advice: Advice[]): DebriefLine[] {
-  const { run, print } = ground;
+  const { run } = ground;
   const { trips, hottestC } = run.kitchen;
   const stovetop = run.f.plan.cooker.kind === 'stovetop';
   const limit = run.f.burn.cutoutC - LIKELY_K;
@@ -220,14 +239,14 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
   if (open > VALVE_FORGOTTEN) {
     advice.push({
       weight: first ? 100 : 80,
-      text: `Look at the valve before you walk away: it stood open for ${printDuration(open)}, and the steam went out instead of building.`,
+      text: say('debrief.look-at-the-valve-before', { duration: quantity('duration', open) }),
     });
   }
   const leaks = run.kitchen.thrown.has('gasket-leaks');
   if (leaks) {
     advice.push({
       weight: first ? 98 : 60,
-      text: 'Steam came past the rim: seat the gasket, or replace it, before the lid goes on. Do not press the lid down.',
+      text: say('debrief.steam-came-past-the-rim'),
     });
   }
   if (first) {
@@ -237,7 +256,10 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
     if (worst && worst.cause !== 'heat' && !told) {
       advice.push({
         weight: 95,
-        text: `${BASE_ADVICE[worst.cause]}: that made the base ${print.rise(worst.kelvin)} hotter.`,
+        text: say('debrief.that-made-the-base-hotter', {
+          baseAdvice: BASE_ADVICE[worst.cause],
+          kelvin: quantity('rise', worst.kelvin),
+        }),
       });
     }
   }
@@ -245,11 +267,16 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
   return [
     {
       topic: 'base',
-      title: stovetop ? 'Scorching' : 'Burn error',
-      planned: `under ${print.quantity('temperature', limit)}`,
+      title: stovetop ? say('debrief.scorching') : say('debrief.burn-error'),
+      planned: say('debrief.under', { limit: quantity('temperature', limit) }),
       was: first
-        ? `${stovetop ? 'scorched' : 'the power was cut'} at ${print.quantity('temperature', first.baseC)}${trips.length > 1 ? `, ${trips.length} times` : ''}`
-        : `${print.quantity('temperature', hottestC)} at most`,
+        ? say('debrief.the-power-was-cut-at', {
+            stovetop,
+            baseC: quantity('temperature', first.baseC),
+            tripsCount: trips.length > 1,
+            tripsCount2: trips.length,
+          })
+        : say('debrief.at-most', { hottestC: quantity('temperature', hottestC) }),
       good: trips.length === 0,
     },
   ];
@@ -265,7 +292,11 @@ function time({ run }: Ground, advice: Advice[]): DebriefLine[] {
     if (worst) {
       advice.push({
         weight: 30,
-        text: `${SECTION_WORDS[worst.section]} took ${printDuration(worst.actual)}, not ${printDuration(worst.planned)}: be there when it rings, or begin that much sooner.`,
+        text: say('debrief.took-not-be-there-when', {
+          sectionWords: SECTION_WORDS[worst.section],
+          duration: quantity('duration', worst.actual),
+          duration2: quantity('duration', worst.planned),
+        }),
       });
     }
   }
@@ -273,9 +304,9 @@ function time({ run }: Ground, advice: Advice[]): DebriefLine[] {
   return [
     {
       topic: 'time',
-      title: 'Dinner',
-      planned: 'on time',
-      was: off <= ON_TIME_MINUTES ? 'on time' : `${off} min ${late ? 'late' : 'early'}`,
+      title: say('debrief.dinner'),
+      planned: say('debrief.on-time'),
+      was: off <= ON_TIME_MINUTES ? say('debrief.on-time') : say('debrief.min', { off, late }),
       good: !late,
     },
   ];
@@ -288,11 +319,10 @@ const WORTH_A_WORD = 1;
  * What came of a rehearsal, each thing against the plan, and the two things that weigh most to do differently.
  *
  * @param run the simulated cook, as far as it went
- * @param print the cook's units
  * @returns a line for each thing that can be told already; no advice where all went well
  */
-export function debriefOf(run: SimulatedCook, print: Printer): Debrief {
-  const ground: Ground = { run, print };
+export function debriefOf(run: SimulatedCook): Debrief {
+  const ground: Ground = { run };
   const advice: Advice[] = [];
   const served = run.state.status !== 'cooking' && run.state.status !== 'waiting';
   const lines = [
@@ -307,11 +337,11 @@ export function debriefOf(run: SimulatedCook, print: Printer): Debrief {
   if (dark > WORTH_A_WORD) {
     advice.push({
       weight: 75,
-      text: `The power was gone for ${printDuration(dark)}: leave the lid shut, begin again when it is back for the minutes that are left, and never put partly cooked meat aside. In doubt whether it is safe, throw it away.`,
+      text: say('debrief.the-power-was-gone-for', { duration: quantity('duration', dark) }),
     });
   }
   if (run.kitchen.triedUnderPressure > 0) {
-    advice.push({ weight: 70, text: 'The lid does not open while the pin is up: wait for it, and never force it.' });
+    advice.push({ weight: 70, text: say('debrief.the-lid-does-not-open') });
   }
   const differently = [...advice].sort((a, b) => b.weight - a.weight).slice(0, 2);
   return { lines, differently: differently.map(({ text }) => text) };

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { againstTarget } from '../meat/tenderness';
 import { newPlan } from '../plan/defaults';
 import type { Cooker, Kitchen, Plan } from '../plan/plan';
@@ -22,18 +23,20 @@ export type Mark = 'under-way' | 'passed' | 'failed';
 /** Something to learn on the simulated cooker. */
 export interface Exercise {
   readonly id: ExerciseId;
-  readonly name: string;
+  readonly name: Text;
   /** What is set before the cook. */
-  readonly task: string;
+  readonly task: Text;
   /** When it is passed, in plain words. */
-  readonly passMark: string;
+  readonly passMark: Text;
   /** What was learnt, told when it is passed. */
-  readonly learnt: string;
+  readonly learnt: Text;
   /** Where a steady hand leaves off; the pot is cold where nothing is said. */
   readonly from: ((stepId: string) => boolean) | null;
   readonly faults: readonly FaultId[];
   /** The animal and the cooker are what they are: drawn anew each time. */
   readonly scatter: boolean;
+  /** What its plan is called. */
+  readonly planName: Text;
   readonly plan: (cooker: Cooker, kitchen: Kitchen) => Plan;
   /** It is over when this is so. */
   readonly over: (run: SimulatedCook) => boolean;
@@ -50,10 +53,13 @@ function based(
   cut: string,
   form: Plan['meat']['form'],
   grams: number,
-  name: string,
+  name: Text,
   more: Partial<Plan> = {},
-): Exercise['plan'] {
-  return (cooker, kitchen) => ({ ...newPlan({ cut, form, grams }), ...more, name, cooker, kitchen });
+): Pick<Exercise, 'plan' | 'planName'> {
+  return {
+    planName: name,
+    plan: (cooker, kitchen) => ({ ...newPlan({ cut, form, grams }), ...more, cooker, kitchen }),
+  };
 }
 
 /** Minutes from lid on to the pin; null while it is down. */
@@ -75,14 +81,14 @@ const plantsRight = (run: SimulatedCook): boolean => plantOutcomes(run).every(({
 export const EXERCISE_LIST: readonly Exercise[] = [
   {
     id: 'to-the-pin',
-    name: 'Up to the pin',
-    task: 'All is in. Lock it and bring it up. Somebody in this kitchen forgets the valve: look before you walk away.',
-    passMark: `The pin is up no more than ${PIN_WITHIN} minutes after its time, and nothing has burnt.`,
-    learnt: 'The minutes do not count until there is pressure; with the valve open there never is any.',
+    name: say('exercises.up-to-the-pin'),
+    task: say('exercises.all-is-in-lock-it'),
+    passMark: say('exercises.the-pin-is-up-no', { pinWithin: PIN_WITHIN }),
+    learnt: say('exercises.the-minutes-do-not-count'),
     from: (id) => id === 'load',
     faults: ['valve-open'],
     scatter: false,
-    plan: based('pork-collar', 'chunks', 1000, 'Exercise: pork collar with quince'),
+    ...based('pork-collar', 'chunks', 1000, say('exercises.exercise-pork-collar-with-quince')),
     over: (run) => counts(run) || run.kitchen.trips.length > 0,
     passed: (run) => {
       const toPin = minutesToPin(run);
@@ -91,14 +97,14 @@ export const EXERCISE_LIST: readonly Exercise[] = [
   },
   {
     id: 'two-batches',
-    name: 'Two batches without steaming',
-    task: 'Sear it in its batches, each side until it lets go. The clock runs fast; be there when it rings.',
-    passMark: 'All faces brown: none grey, none black.',
-    learnt: 'Room on the base and patience make the brown; crowded or hurried meat steams grey.',
+    name: say('exercises.two-batches-without-steaming'),
+    task: say('exercises.sear-it-in-its-batches'),
+    passMark: say('exercises.all-faces-brown-none-grey'),
+    learnt: say('exercises.room-on-the-base-and'),
     from: null,
     faults: [],
     scatter: false,
-    plan: based('beef-chuck', 'chunks', 1300, 'Exercise: beef chuck with celeriac'),
+    ...based('beef-chuck', 'chunks', 1300, say('exercises.exercise-beef-chuck-with-celeriac')),
     over: (run) => {
       const sear = run.state.steps.filter(({ step }) => step.done === 'batchDone');
       return sear.length > 0 && sear.every(({ doneAt }) => doneAt !== null);
@@ -107,27 +113,27 @@ export const EXERCISE_LIST: readonly Exercise[] = [
   },
   {
     id: 'unscraped',
-    name: 'Save an unscraped pot',
-    task: 'The deglazing was poured and nobody scraped. What sticks will burn under pressure. Save it before the lid is on.',
-    passMark: 'It comes to pressure without a burn error.',
-    learnt: 'What sticks keeps the heat in the base. Scraped off in a little liquid, it is the best of the sauce.',
+    name: say('exercises.save-an-unscraped-pot'),
+    task: say('exercises.the-deglazing-was-poured-and'),
+    passMark: say('exercises.it-comes-to-pressure-without'),
+    learnt: say('exercises.what-sticks-keeps-the-heat'),
     from: (id) => id === 'load',
     faults: ['not-scraped'],
     scatter: false,
-    plan: based('beef-shin', 'slices', 1200, 'Exercise: beef shin with prunes'),
+    ...based('beef-shin', 'slices', 1200, say('exercises.exercise-beef-shin-with-prunes')),
     over: (run) => counts(run) || run.kitchen.trips.length > 0,
     passed: (run) => run.kitchen.trips.length === 0,
   },
   {
     id: 'quick-or-natural',
-    name: 'Quick or natural',
-    task: 'The minutes are over and the table is hungry. When do you open the valve?',
-    passMark: `A fork turns easily when the lid comes off, no more than ${RELEASE_WITHIN} minutes after its time.`,
-    learnt: 'While the pressure falls by itself, a large piece goes on cooking: those minutes were reckoned in.',
+    name: say('exercises.quick-or-natural'),
+    task: say('exercises.the-minutes-are-over-and'),
+    passMark: say('exercises.a-fork-turns-easily-when', { releaseWithin: RELEASE_WITHIN }),
+    learnt: say('exercises.while-the-pressure-falls-by'),
     from: (id) => id === 'natural' || id === 'vent',
     faults: [],
     scatter: false,
-    plan: based('pork-shoulder', 'whole', 1600, 'Exercise: pork shoulder with bay', { confidence: 0.5 }),
+    ...based('pork-shoulder', 'whole', 1600, say('exercises.exercise-pork-shoulder-with-bay'), { confidence: 0.5 }),
     over: (run) => run.opened !== null,
     passed: (run) => {
       const open = run.state.steps.find(({ step }) => step.id === 'open');
@@ -137,15 +143,14 @@ export const EXERCISE_LIST: readonly Exercise[] = [
   },
   {
     id: 'two-stages',
-    name: 'Two stages',
-    task: 'The meat is done, the vegetables are not in yet. Open it, give each its own time, and bring it to the table.',
-    passMark: 'Every vegetable and the grain come out as they were wanted.',
-    learnt:
-      'A short second run and a quick release cook vegetables; every minute in the hot pot after that counts too.',
+    name: say('exercises.two-stages'),
+    task: say('exercises.the-meat-is-done-the'),
+    passMark: say('exercises.every-vegetable-and-the-grain'),
+    learnt: say('exercises.a-short-second-run-and'),
     from: (id) => id === 'open',
     faults: [],
     scatter: false,
-    plan: based('goat-leg', 'whole', 1800, 'Exercise: goat leg with turnips and freekeh', {
+    ...based('goat-leg', 'whole', 1800, say('exercises.exercise-goat-leg-with-turnips'), {
       vegetables: [
         { vegetable: 'turnip', grams: 350, texture: 'tender', place: 'auto' },
         { vegetable: 'carrot', grams: 300, texture: 'tender', place: 'auto' },
@@ -157,14 +162,14 @@ export const EXERCISE_LIST: readonly Exercise[] = [
   },
   {
     id: 'whole-evening',
-    name: 'The whole evening',
-    task: 'From the cold pot to the table. This animal may be tougher than most, and the cooker weaker than its plate.',
-    passMark: `Tender, nothing burnt, the vegetables right, dinner no more than ${EVENING_WITHIN} minutes late.`,
-    learnt: 'A plan that is watched: the fork decides, the clock follows.',
+    name: say('exercises.the-whole-evening'),
+    task: say('exercises.from-the-cold-pot-to'),
+    passMark: say('exercises.tender-nothing-burnt-the-vegetables', { eveningWithin: EVENING_WITHIN }),
+    learnt: say('exercises.a-plan-that-is-watched'),
     from: null,
     faults: [],
     scatter: true,
-    plan: based('beef-oxtail', 'pieces', 1600, 'Exercise: oxtail with chestnuts', {
+    ...based('beef-oxtail', 'pieces', 1600, say('exercises.exercise-oxtail-with-chestnuts'), {
       vegetables: [{ vegetable: 'celeriac', grams: 400, texture: 'tender', place: 'auto' }],
     }),
     over: (run) => run.state.status !== 'cooking',

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import type { CookState } from '../clock/cook-state';
 import type { Move, MoveKind } from '../method/moves';
 
@@ -18,8 +19,8 @@ export type FaultId = (typeof FAULTS)[number];
 /** A fault in a cook's words. */
 export interface Fault {
   readonly id: FaultId;
-  readonly name: string;
-  readonly what: string;
+  readonly name: Text;
+  readonly what: Text;
   /** What it spoils: it can be thrown in while one of these is being done, or still ahead. */
   readonly spoils: (move: Move) => boolean;
 }
@@ -32,43 +33,48 @@ const is =
 export const FAULT_WORDS: readonly Fault[] = [
   {
     id: 'valve-open',
-    name: 'Valve left open',
-    what: 'The hand forgets to close it.',
+    name: say('faults.valve-left-open'),
+    what: say('faults.the-hand-forgets-to-close'),
     spoils: is('start', 'lock-and-start'),
   },
-  { id: 'gasket-leaks', name: 'Gasket leaks', what: 'Steam gets away past the rim.', spoils: is('come-up', 'hold') },
+  {
+    id: 'gasket-leaks',
+    name: say('faults.gasket-leaks'),
+    what: say('faults.steam-gets-away-past-the'),
+    spoils: is('come-up', 'hold'),
+  },
   {
     id: 'not-scraped',
-    name: 'Fond not scraped',
-    what: 'Poured, but what sticks stays.',
+    name: say('faults.fond-not-scraped'),
+    what: say('faults.poured-but-what-sticks-stays'),
     spoils: is('deglaze', 'boil-marinade'),
   },
   {
     id: 'little-liquid',
-    name: 'Too little liquid',
-    what: 'A fifth of what the plan says is poured.',
+    name: say('faults.too-little-liquid'),
+    what: say('faults.a-fifth-of-what-the'),
     spoils: (move) => move.kind === 'deglaze' || (move.kind === 'pour' && move.stage === 'start'),
   },
   {
     id: 'paste-stirred',
-    name: 'Paste stirred in',
-    what: 'What belongs on top is stirred down to the base.',
+    name: say('faults.paste-stirred-in'),
+    what: say('faults.what-belongs-on-top-is'),
     spoils: (move) => move.kind === 'put' && move.layer === 'on-top',
   },
-  { id: 'crowded', name: 'Crowded sear', what: 'All the meat goes in at once.', spoils: is('sear') },
+  { id: 'crowded', name: say('faults.crowded-sear'), what: say('faults.all-the-meat-goes-in'), spoils: is('sear') },
   {
     id: 'weak-saute',
-    name: 'Weak sauté',
-    what: 'It gives little more than half of its heat.',
+    name: say('faults.weak-saute'),
+    what: say('faults.it-gives-little-more-than'),
     spoils: is('heat', 'sear', 'fry', 'deglaze', 'boil-marinade', 'boil', 'simmer', 'reduce'),
   },
   {
     id: 'frozen-middle',
-    name: 'Frozen middle',
-    what: 'The meat was not thawed through.',
+    name: say('faults.frozen-middle'),
+    what: say('faults.the-meat-was-not-thawed'),
     spoils: (move) => move.kind === 'put' && move.stage === 'start',
   },
-  { id: 'power-cut', name: 'Power cut', what: 'No power until it is called off.', spoils: () => true },
+  { id: 'power-cut', name: say('faults.power-cut'), what: say('faults.no-power-until-it-is'), spoils: () => true },
 ];
 
 /** Share of the plan's liquid that is poured by who forgets to measure. */

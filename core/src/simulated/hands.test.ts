@@ -1,18 +1,17 @@
+import type { Text } from '@hervir/language/message';
 import { forecast } from '../braise/forecast/forecast';
 import { guideOf } from '../braise/guide/guide';
 import type { Plan } from '../plan/plan';
 import { DEFAULT_COOKER } from '../plan/defaults';
 import { moveOf } from '../method/moves';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { plantOutcomes } from './plant-outcomes';
 import { SimulatedCook } from './simulated-cook';
 import { steadyHand } from './steady-hand';
 
-const print = printerFor('metric');
 const begun = (plan: Plan): SimulatedCook => {
   const f = forecast(plan);
-  const run = new SimulatedCook(f, guideOf(f, print), {
+  const run = new SimulatedCook(f, guideOf(f), {
     seed: 5,
     scatter: false,
     startMs: Date.parse('2027-01-17T16:00:00Z'),
@@ -32,7 +31,7 @@ const upTo = (run: SimulatedCook, id: string): SimulatedCook => {
   return run;
 };
 /** Says a step done and looks at what has changed. */
-function doing(run: SimulatedCook, id: string): string | null {
+function doing(run: SimulatedCook, id: string): Text | null {
   const step = run.now?.step;
   expect(step?.id).toBe(id);
   return run.does(step?.done ?? 'stepDone', { step: id });
@@ -134,8 +133,8 @@ describe('the sauce in the simulated pot', () => {
       finish: { ...neck.finish, thickener: 'cornstarch', body: 'coating', ladleOutMl: 120 },
     };
     const f = forecast(bound);
-    const ladle = guideOf(f, print).steps.find(({ moves }) => moveOf(moves, 'ladle'))?.id ?? '';
-    const thicken = guideOf(f, print).steps.find(({ moves }) => moveOf(moves, 'thicken'))?.id ?? '';
+    const ladle = guideOf(f).steps.find(({ moves }) => moveOf(moves, 'ladle'))?.id ?? '';
+    const thicken = guideOf(f).steps.find(({ moves }) => moveOf(moves, 'thicken'))?.id ?? '';
     const run = upTo(begun(bound), ladle);
     const before = run.kitchen.sauceMl;
     doing(run, ladle);
@@ -148,7 +147,7 @@ describe('the sauce in the simulated pot', () => {
 
   test('reducing boils it down by about what the plan says', () => {
     const reduced: Plan = { ...neck, finish: { ...neck.finish, reduce: 6 } };
-    const id = guideOf(forecast(reduced), print).steps.find(({ moves }) => moveOf(moves, 'reduce'))?.id ?? '';
+    const id = guideOf(forecast(reduced)).steps.find(({ moves }) => moveOf(moves, 'reduce'))?.id ?? '';
     const run = upTo(begun(reduced), id);
     const before = run.kitchen.sauceMl;
     run.advanceTo(run.seconds + 6 * 60);

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { stageOf } from '../plan/stage-settings';
 import { grainTexture, vegetableTexture } from '../stations/doneness';
 import type { SimulatedCook } from './simulated-cook';
@@ -10,9 +11,9 @@ const ORDER = {
 
 /** What became of a vegetable or a grain, against what was wanted. */
 export interface PlantOutcome {
-  readonly name: string;
-  readonly wanted: string;
-  readonly was: string;
+  readonly name: Text;
+  readonly wanted: Text;
+  readonly was: Text;
   /** How many textures past what was wanted; below zero, short of it. */
   readonly off: number;
 }
@@ -28,8 +29,9 @@ export function plantOutcomes({ kitchen, f }: Pick<SimulatedCook, 'kitchen' | 'f
     const wanted = kind === 'grain' ? 'cooked' : (f.plan.vegetables[i]?.texture ?? 'tender');
     if (place !== 'start' && place !== 'flavour-only' && stageOf(f.plan, place).kind === 'apart')
       return { name, wanted, was: wanted, off: 0 };
-    if (place === 'flavour-only') return { name, wanted: 'fished out', was: 'fished out', off: 0 };
-    if (inAt === null) return { name, wanted, was: 'left out', off: -1 };
+    if (place === 'flavour-only')
+      return { name, wanted: say('plant-outcomes.fished-out'), was: say('plant-outcomes.fished-out'), off: 0 };
+    if (inAt === null) return { name, wanted, was: say('plant-outcomes.left-out'), off: -1 };
     const was = kind === 'grain' ? grainTexture(id, cookValue) : vegetableTexture(id, cookValue);
     const order: readonly string[] = ORDER[kind];
     return { name, wanted, was, off: order.indexOf(was) - order.indexOf(wanted) };

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { aromaticKind } from '../larder/aromatics';
 import { grainById } from '../larder/grains';
 import { vegetableById } from '../larder/vegetables';
@@ -16,7 +17,7 @@ export interface Plant {
   readonly kind: 'vegetable' | 'grain';
   readonly id: string;
   /** As the cook calls it. */
-  readonly name: string;
+  readonly name: Text;
   readonly grams: number;
   readonly sizeCm: number;
   /** Where the plan has it. */

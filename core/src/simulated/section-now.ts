@@ -1,18 +1,18 @@
+import { joined, quantity, say, type Text } from '@hervir/language/message';
 import { pieceOf } from '../meat/piece';
 import { chargesOf } from '../pot/charge';
 import { contentsOf, PACKING } from '../pot/contents';
 import { fondOf } from '../pot/base-temperature';
-import type { Printer } from '../units/quantity';
 import type { Section } from '../braise/forecast/section';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import type { Frame } from './simulated-cook';
 
-const WHERE: Readonly<Record<Frame['meat'], string>> = {
-  board: 'the meat on the board',
-  base: 'meat on the hot base',
-  plate: 'the meat on a plate',
-  pot: 'the meat in the pot',
-  foil: 'the meat under foil',
+const WHERE: Readonly<Record<Frame['meat'], Text>> = {
+  board: say('section-now.the-meat-on-the-board'),
+  base: say('section-now.meat-on-the-hot-base'),
+  plate: say('section-now.the-meat-on-a-plate'),
+  pot: say('section-now.the-meat-in-the-pot'),
+  foil: say('section-now.the-meat-under-foil'),
 };
 
 /**
@@ -20,10 +20,9 @@ const WHERE: Readonly<Record<Frame['meat'], string>> = {
  *
  * @param f the plan's forecast
  * @param frame that moment
- * @param print the cook's units
  * @returns the section, in cm from the middle of its base
  */
-export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
+export function sectionNow(f: Forecast, frame: Frame): Section {
   const plan = { ...f.plan, ...f.placed };
   const { cooker } = plan;
   const piece = pieceOf(plan.meat);
@@ -39,12 +38,18 @@ export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
   const sticking = frame.stuck > 0.05 ? fondOf(plan) : 'clean';
   const onBase = Math.max(1, Math.min(f.sear.perBatch, Math.floor(cooker.baseDiameterCm / Math.max(1, lengthCm))));
   const count = inPot ? piece.count : onBase;
-  const what = inside.map(({ name }) => name).join(', ');
-  const names = what === '' ? '' : `, ${what} in it`;
+  const what: Text =
+    inside.length === 0
+      ? ''
+      : joined(
+          inside.map(({ name }) => name),
+          ', ',
+        );
+  const names = what === '' ? '' : say('section-now.in-it', { what });
   return {
     stage: 'lid-on',
     moment: { kind: 'lid', run: 1 },
-    title: 'Now',
+    title: say('section-now.now'),
     diameterCm: cooker.baseDiameterCm,
     heightCm,
     liquidCm: inPot ? full.liquidCm : (frame.freeMl + grams) / area,
@@ -61,6 +66,13 @@ export function sectionNow(f: Forecast, frame: Frame, print: Printer): Section {
     fillLineCm: f.fill.limit * heightCm,
     minimumLineCm: f.liquid.minimumMl / area,
     baseC: frame.baseC,
-    text: `The pot now: ${WHERE[frame.meat]}${names}; ${print.quantity('volume', frame.freeMl)} of free liquid at ${print.quantity('temperature', frame.liquidC)}; the base at ${print.quantity('temperature', frame.baseC)}${sticking === 'clean' ? '' : ', with something sticking to it'}.`,
+    text: say('section-now.the-pot-now-of-free', {
+      where: WHERE[frame.meat],
+      names,
+      freeMl: quantity('volume', frame.freeMl),
+      liquidC: quantity('temperature', frame.liquidC),
+      baseC: quantity('temperature', frame.baseC),
+      clean: sticking === 'clean',
+    }),
   };
 }

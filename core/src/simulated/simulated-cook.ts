@@ -1,10 +1,10 @@
+import { say, type Text } from '@hervir/language/message';
 import type { CookEvent, CookEventKind, CookEventPayload } from '../clock/cook-events';
 import { cookState, type CookState, type StepState } from '../clock/cook-state';
 import type { Guide } from '../clock/guide-step';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import { gradeOf, meanMelted, TOUGHNESS_CV, type Grade } from '../meat/tenderness';
 import { toughnessOf } from '../plan/learnt';
-import { printerFor } from '../units/quantity';
 import { guideOf } from '../braise/guide/guide';
 import type { Phase } from '../pot/pot-model';
 import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signal } from './cooker-device';
@@ -42,7 +42,7 @@ export interface Frame {
   readonly valve: 'open' | 'closed';
   readonly keepWarm: boolean;
   /** What its display says; empty on a stovetop pot. */
-  readonly display: string;
+  readonly display: Text;
   readonly freeMl: number;
   /** Of what can stick, how much is on the base. */
   readonly stuck: number;
@@ -91,12 +91,12 @@ const takesTime = ({ counts, done }: StepState['step']): boolean => !counts && d
 /** Log-normal with mean near 1. */
 const scattered = (random: Random, cv: number): number => Math.exp(cv * random.normal());
 
-const MODE_WORDS: Readonly<Record<CookerMode, string>> = {
-  off: 'ready',
-  saute: 'sauté',
-  pressure: 'coming up',
-  'keep-warm': 'warm',
-  burn: 'burn',
+const MODE_WORDS: Readonly<Record<CookerMode, Text>> = {
+  off: say('simulated-cook.ready'),
+  saute: say('simulated-cook.saute'),
+  pressure: say('simulated-cook.coming-up'),
+  'keep-warm': say('simulated-cook.warm'),
+  burn: say('simulated-cook.burn'),
   burner: '',
 };
 
@@ -120,7 +120,7 @@ const BY_ITSELF: ReadonlySet<Signal> = new Set(['pinUp', 'counting', 'ended', 'p
 /** A guide of an older version names no food: hands take what today's guide of the same plan has at that step. */
 function withMoves(guide: Guide, f: Forecast): Guide {
   if (guide.steps.every(({ moves }) => moves.length > 0)) return guide;
-  const today = new Map(guideOf(f, printerFor('metric')).steps.map(({ id, moves }) => [id, moves]));
+  const today = new Map(guideOf(f).steps.map(({ id, moves }) => [id, moves]));
   return {
     ...guide,
     steps: guide.steps.map((step) => (step.moves.length > 0 ? step : { ...step, moves: today.get(step.id) ?? [] })),
@@ -347,11 +347,12 @@ export class SimulatedCook {
   /** In a rehearsal nothing is said that is not so: a pin that is down is not up, and no step is jumped over. */
   private unseen({ kind }: CookEvent, target: StepState | null): Refusal {
     const { pot, device } = this.kitchen;
-    if (kind === 'pinUp' && !pot.pinIsUp) return 'The pin is still down.';
-    if (kind === 'pinDown' && pot.pinIsUp) return 'The pin is still up.';
-    if (kind === 'timerStarted' && device.electric && device.counted === null) return 'It does not count yet.';
+    if (kind === 'pinUp' && !pot.pinIsUp) return say('simulated-cook.the-pin-is-still-down');
+    if (kind === 'pinDown' && pot.pinIsUp) return say('simulated-cook.the-pin-is-still-up');
+    if (kind === 'timerStarted' && device.electric && device.counted === null)
+      return say('simulated-cook.it-does-not-count-yet');
     const ahead = target !== null && target.step.id !== this.folded.now?.step.id;
-    return ahead && target.step.earlyFromMinute === null ? 'Something before it is not done yet.' : null;
+    return ahead && target.step.earlyFromMinute === null ? say('simulated-cook.something-before-it-is-not') : null;
   }
 
   /** The step that an event ends; null where it ends none. */
@@ -385,7 +386,7 @@ export class SimulatedCook {
   }
 
   /** Why an event would change nothing; null where it would. */
-  private reasonAgainst(event: CookEvent): string | null {
+  private reasonAgainst(event: CookEvent): Text | null {
     const at = Math.max(this.nowMs, Date.parse(event.at));
     const { ignored } = cookState(this.guide, [...this.events, event], at);
     return ignored.find((one) => one.event === event.id)?.reason ?? null;
@@ -433,11 +434,11 @@ export class SimulatedCook {
   /** Something is done that no step of the guide asks for. */
   hand(act: HandAct): Refusal {
     const { kitchen } = this;
-    if (kitchen.device.lid === 'on') return 'The lid is on.';
+    if (kitchen.device.lid === 'on') return say('simulated-cook.the-lid-is-on');
     const plant = 'plant' in act ? kitchen.plants[act.plant] : undefined;
     switch (act.do) {
       case 'scrape':
-        if (kitchen.pot.liquidKgNow <= 0) return 'Nothing to scrape with: pour some liquid first.';
+        if (kitchen.pot.liquidKgNow <= 0) return say('simulated-cook.nothing-to-scrape-with-pour');
         kitchen.scrape();
         this.advanceTo(this.seconds + SCRAPE_MINUTES * 60);
         kitchen.stopScraping();
@@ -446,12 +447,12 @@ export class SimulatedCook {
         kitchen.pot.pour(act.ml / 1000, kitchen.pot.build.roomC);
         break;
       case 'put':
-        if (!plant) return 'There is nothing like that in the bowls.';
-        if (plant.where !== 'bowl') return 'It is in already.';
+        if (!plant) return say('simulated-cook.there-is-nothing-like-that');
+        if (plant.where !== 'bowl') return say('simulated-cook.it-is-in-already');
         kitchen.put(plant);
         break;
       case 'lift':
-        if (plant?.where !== 'pot') return 'It is not in the pot.';
+        if (plant?.where !== 'pot') return say('simulated-cook.it-is-not-in-the');
         kitchen.lift(plant);
         break;
     }
@@ -470,18 +471,18 @@ export class SimulatedCook {
 
   /** A fault is thrown in, or called off. */
   fault(id: FaultId, on: boolean): Refusal {
-    if (on && !canBeThrownIn(id, this.folded)) return 'What it would spoil is done already.';
+    if (on && !canBeThrownIn(id, this.folded)) return say('simulated-cook.what-it-would-spoil-is');
     this.kitchen.setFault(id, on);
     this.frame([]);
     return null;
   }
 
   /** The probe thermometer, held into the meat or into the liquid: only with the lid off. */
-  probe(into: 'meat' | 'liquid'): { readonly celsius: number } | { readonly refused: string } {
+  probe(into: 'meat' | 'liquid'): { readonly celsius: number } | { readonly refused: Text } {
     const { kitchen } = this;
-    if (kitchen.device.lid === 'on') return { refused: 'The lid is on.' };
+    if (kitchen.device.lid === 'on') return { refused: say('simulated-cook.the-lid-is-on') };
     const celsius = into === 'meat' ? kitchen.meat?.coreC : kitchen.pot.temperatureC;
-    if (celsius === undefined) return { refused: 'The meat is not in the pot yet.' };
+    if (celsius === undefined) return { refused: say('simulated-cook.the-meat-is-not-in') };
     return { celsius: Math.round((celsius + PROBE_K * this.noise()) * 10) / 10 };
   }
 
@@ -495,7 +496,7 @@ export class SimulatedCook {
     return seeded(this.setup.seed + this.stepped).normal();
   }
 
-  private display(): string {
+  private display(): Text {
     const { device } = this.kitchen;
     if (!device.electric) return '';
     if (device.dead) return '';

@@ -3,7 +3,6 @@ import { guideOf } from '../braise/guide/guide';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { browningRate, colourOf, searFor } from './browning';
 import { debriefOf } from './debrief';
 import { EXERCISE_LIST, exerciseById, markOf } from './exercises';
@@ -11,8 +10,8 @@ import type { FaultId } from './faults';
 import { seeded } from '../physics/random';
 import { SimulatedCook, type SimulatedSetup } from './simulated-cook';
 import { steadyHand } from './steady-hand';
+import { english } from '../testing/said-in-english';
 
-const print = printerFor('metric');
 const setup: SimulatedSetup = {
   seed: 7,
   scatter: false,
@@ -28,7 +27,7 @@ const shin = planFor('beef-shin', 'slices', 1200, {
 
 function cook(plan: Plan, more: Partial<SimulatedSetup> = {}): SimulatedCook {
   const f = forecast(plan);
-  return new SimulatedCook(f, guideOf(f, print), { ...setup, ...more });
+  return new SimulatedCook(f, guideOf(f), { ...setup, ...more });
 }
 
 /** Cooked as far as it goes with faults in it. */
@@ -44,7 +43,7 @@ function withFaults(...faults: FaultId[]): SimulatedCook {
 }
 
 const topics = (run: SimulatedCook): Record<string, boolean> =>
-  Object.fromEntries(debriefOf(run, print).lines.map(({ topic, good }) => [topic, good]));
+  Object.fromEntries(debriefOf(run).lines.map(({ topic, good }) => [topic, good]));
 
 describe('the seeded generator', () => {
   test('repeats itself, and other seeds are other numbers', () => {
@@ -131,8 +130,8 @@ describe('a simulated cook', () => {
   test('done as planned, all comes out as planned', () => {
     const run = cook(shin);
     steadyHand(run);
-    expect(debriefOf(run, print).lines.filter(({ good }) => !good)).toEqual([]);
-    expect(debriefOf(run, print).differently).toEqual([]);
+    expect(debriefOf(run).lines.filter(({ good }) => !good)).toEqual([]);
+    expect(debriefOf(run).differently).toEqual([]);
   });
 
   test.each([
@@ -141,7 +140,7 @@ describe('a simulated cook', () => {
   ] as const)('what is kept for after pressure is in the sauce that was planned: %s', (ingredient, grams) => {
     const run = cook({ ...shin, additions: [{ ingredient, grams, when: 'after' }] });
     steadyHand(run);
-    expect(debriefOf(run, print).lines.find(({ topic }) => topic === 'sauce')).toMatchObject({ good: true });
+    expect(debriefOf(run).lines.find(({ topic }) => topic === 'sauce')).toMatchObject({ good: true });
   });
 
   test('pin, count, end and fallen pin come by themselves from an electric cooker, marked as such', () => {
@@ -178,7 +177,7 @@ describe('a simulated cook', () => {
     steadyHand(run, (id) => id === 'pressure');
     expect(run.command({ do: 'lid', to: 'off' })).toMatch(/pin is up/);
     expect(run.kitchen.device.lid).toBe('on');
-    expect(debriefOf(run, print).differently.join()).toContain('never force it');
+    expect(debriefOf(run).differently.join()).toContain('never force it');
   });
 
   test('commands that make no sense are refused with a reason', () => {
@@ -210,7 +209,7 @@ describe('each fault has its consequence', () => {
     const run = withFaults('valve-open');
     expect(run.frames.some(({ pin }) => pin)).toBe(false);
     expect(cause(run)).toBe('dry');
-    expect(debriefOf(run, print).differently[0]).toContain('valve');
+    expect(debriefOf(run).differently[0]).toContain('valve');
   });
 
   test('a leaking gasket is slower up, and its steam is lost', () => {
@@ -218,7 +217,7 @@ describe('each fault has its consequence', () => {
     const good = cook(shin);
     steadyHand(good, (id) => id === 'check');
     expect(run.kitchen.freeMl).toBeLessThan(good.kitchen.freeMl / 2);
-    const { differently } = debriefOf(run, print);
+    const { differently } = debriefOf(run);
     expect(differently[0]).toContain('gasket');
     // What went past the rim is not said to have been poured too sparingly as well.
     expect(differently.join(' ')).not.toMatch(/Measure the liquid|watch where liquid goes/i);
@@ -227,7 +226,7 @@ describe('each fault has its consequence', () => {
   test('fond that was not scraped trips, and is named', () => {
     const run = withFaults('not-scraped');
     expect(cause(run)).toBe('fond');
-    expect(debriefOf(run, print).differently[0]).toContain('Scrape');
+    expect(debriefOf(run).differently[0]).toContain('Scrape');
   });
 
   test('scraped before the lid goes on, it does not', () => {
@@ -255,7 +254,7 @@ describe('each fault has its consequence', () => {
     const crowded = withFaults('crowded');
     expect(colourOf(crowded.kitchen.browned ?? 9)).toBe('grey');
     expect(topics(crowded)['sear']).toBe(false);
-    expect(debriefOf(crowded, print).differently[0]).toMatch(/batches/);
+    expect(debriefOf(crowded).differently[0]).toMatch(/batches/);
     const weak = withFaults('weak-saute');
     expect(weak.kitchen.browned).toBeLessThan((cookedShin().kitchen.browned ?? 0) / 2);
   });
@@ -280,7 +279,7 @@ describe('each fault has its consequence', () => {
     expect(run.kitchen.pot.temperatureC).toBeLessThan(before - 3);
     run.fault('power-cut', false);
     expect(run.kitchen.device.mode).toBe('off');
-    expect(debriefOf(run, print).differently.join(' ')).toContain('The power was gone for 10 min');
+    expect(debriefOf(run).differently.join(' ')).toContain('The power was gone for 10 min');
   });
 
   test('carrots from the start go into the sauce, and the valve opened at once leaves a large piece short', () => {
@@ -297,7 +296,7 @@ describe('each fault has its consequence', () => {
     expect(run.ventedEarly).toBeGreaterThan(5);
     expect(topics(run)['vegetables']).toBe(false);
     expect(topics(run)['tenderness']).toBe(false);
-    const said = debriefOf(run, print).differently.join(' ');
+    const said = debriefOf(run).differently.join(' ');
     expect(said).toContain('Leave the valve alone');
     expect(said).toContain('Carrot: in later');
   });
@@ -325,7 +324,7 @@ describe('the exercises', () => {
   test('there are six, each with its pass mark and what is learnt', () => {
     expect(EXERCISE_LIST).toHaveLength(6);
     for (const { passMark, learnt, task } of EXERCISE_LIST)
-      expect([passMark, learnt, task].every((text) => text.length > 20)).toBe(true);
+      expect([passMark, learnt, task].every((text) => english(text).length > 20)).toBe(true);
     expect(() => exerciseById('none')).toThrow(/there are/);
   });
 

@@ -62,14 +62,14 @@ export function steadyHand(
     const isOver = (): boolean => run.now?.step.id !== step.id;
     const linger = lingers(step.id);
     if (linger > 0) wait(linger);
-    const say = (kind: typeof step.done, payload: object = {}): void => {
+    const does = (kind: typeof step.done, payload: object = {}): void => {
       const refused = run.does(kind, { step: step.id, ...payload });
-      if (refused !== null) throw new Error(`${step.id}: ${refused}`);
+      if (refused !== null) throw new Error(`${step.id}: ${JSON.stringify(refused)}`);
     };
     if (isCheck(step)) {
-      say('checked', { grade: run.grade });
+      does('checked', { grade: run.grade });
       // Good enough or not, a steady hand goes on as planned.
-      if (!isOver()) say('stepDone');
+      if (!isOver()) does('stepDone');
       continue;
     }
     if (TOLD_BY_COOKER.has(step.done) && run.kitchen.device.electric) {
@@ -84,6 +84,6 @@ export function steadyHand(
       waitFor(() => run.seconds >= end - 1e-6 || isOver());
       if (isOver()) continue;
     } else if (step.counts || !isAtOnce(step)) wait(step.minutes);
-    say(step.done);
+    does(step.done);
   }
 }

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { aromaticKind, AROMATIC_GROUPS, type AromaticGroup } from '../larder/aromatics';
 import { isFried } from '../plan/fried';
 import type { Aromatic, Plan } from '../plan/plan';
@@ -12,10 +13,10 @@ export interface AromaticStep {
   readonly first: boolean;
   /** Places in the plan's list. */
   readonly indices: readonly number[];
-  readonly what: readonly string[];
+  readonly what: readonly Text[];
   readonly grams: number;
   readonly minutes: number;
-  readonly note: string;
+  readonly note: Text;
 }
 
 /** Onion and its like: 3 to 8 minutes, by how much there is. Common practice. */
@@ -25,13 +26,13 @@ const QUICK_MINUTES: Readonly<Partial<Record<AromaticGroup, number>>> = { warm: 
 /** Bones are browned all round beside or after the meat. Common practice. */
 const BONE_MINUTES = 8;
 
-const NOTES: Readonly<Record<AromaticGroup, string>> = {
-  bones: 'Brown them all round; they are fished out at the end.',
-  base: 'Their water lifts what sticks: scrape as you stir.',
-  warm: 'Stir; a minute is enough.',
-  spice: 'Bloom them in the fat for a minute, no longer.',
-  garlic: 'Last of all: with the onion from the start it burns.',
-  leaf: 'Lay it in with the liquid.',
+const NOTES: Readonly<Record<AromaticGroup, Text>> = {
+  bones: say('aromatics.brown-them-all-round-they'),
+  base: say('aromatics.their-water-lifts-what-sticks'),
+  warm: say('aromatics.stir-a-minute-is-enough'),
+  spice: say('aromatics.bloom-them-in-the-fat'),
+  garlic: say('aromatics.last-of-all-with-the'),
+  leaf: say('aromatics.lay-it-in-with-the'),
 };
 
 function minutesOf(group: AromaticGroup, grams: number): number {
@@ -97,11 +98,11 @@ export function aromaticSteps(aromatics: readonly Aromatic[]): AromaticStep[] {
         grams,
         minutes: minutesOf(group, grams),
         note: setAside
-          ? 'Take them out again: they are folded in at the end.'
+          ? say('aromatics.take-them-out-again-they')
           : first
             ? here.some(({ item }) => aromaticKind(item.ingredient).id === 'bacon')
-              ? 'Its fat stays in the pot: the meat browns in it.'
-              : 'It stays in the pot.'
+              ? say('aromatics.its-fat-stays-in-the')
+              : say('aromatics.it-stays-in-the-pot')
             : NOTES[group],
       },
     ];

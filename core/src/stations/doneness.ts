@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import { grainById } from '../larder/grains';
 import { vegetableById, type Vegetable } from '../larder/vegetables';
 import { ConductionBody } from '../physics/conduction/body';
@@ -13,8 +14,8 @@ export const GRAIN_DONENESS = ['hard', 'cooked', 'falls-apart'] as const;
 export type GrainDoneness = (typeof GRAIN_DONENESS)[number];
 
 /** A texture in the middle of a sentence: "into the sauce". */
-export function textureWord(texture: Doneness | GrainDoneness): string {
-  return texture.replaceAll('-', ' ');
+export function textureWord(texture: Doneness | GrainDoneness): Text {
+  return say(`texture.${texture}`);
 }
 
 /** Vegetables are mostly water, W/m K and m²/s; in boiling liquid, W/m² K; from the kitchen, °C. Common practice. */

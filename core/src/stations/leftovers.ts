@@ -1,4 +1,4 @@
-import type { Printer } from '../units/quantity';
+import { quantity, say, type Text } from '@hervir/language/message';
 import { shiftIso } from '../units/time';
 import { COOLS, coolStew } from './cooling';
 
@@ -16,7 +16,7 @@ export interface Leftovers {
   readonly depthCm: number | null;
   /** For a depth of 5 cm: minutes in an ice bath first; null where an hour is not enough. */
   readonly bathMinutes: number | null;
-  readonly steps: readonly string[];
+  readonly steps: readonly Text[];
   /** Days to eat it by, ISO 8601 with the dinner's offset; null where no dinner is set. */
   readonly useBy: { readonly fridge: string; readonly freezer: string } | null;
 }
@@ -36,14 +36,13 @@ function limits(): Pick<Leftovers, 'depthCm' | 'bathMinutes'> {
  * How what is left is cooled, kept and warmed again.
  *
  * @param portions left over or made ahead, for the freezer
- * @param print the cook's units
  * @param servedAt ISO 8601, or null
- * @example leftovers(4, printerFor('metric')).steps.length // 4
+ * @example leftovers(4).steps.length // 4
  */
-export function leftovers(portions: number, print: Printer, servedAt: string | null = null): Leftovers {
+export function leftovers(portions: number, servedAt: string | null = null): Leftovers {
   const { depthCm, bathMinutes } = limits();
-  const cold = (celsius: number): string => print.quantity('temperature', celsius);
-  const deep = (cm: number): string => print.quantity('length', cm);
+  const cold = (celsius: number): Text => quantity('temperature', celsius);
+  const deep = (cm: number): Text => quantity('length', cm);
   return {
     depthCm,
     bathMinutes,
@@ -55,12 +54,18 @@ export function leftovers(portions: number, print: Printer, servedAt: string | n
             freezer: shiftIso(servedAt, FREEZER_DAYS * DAY_MINUTES),
           },
     steps: [
-      `Into shallow containers and the fridge within two hours${depthCm === null ? '' : `, not deeper than ${deep(depthCm)}`}.`,
+      say('leftovers.into-shallow-containers-and-the', { depthCm: depthCm === null, deep: deep(depthCm ?? 5) }),
       bathMinutes === null || bathMinutes === 0
-        ? 'Deeper than that: stir it in ice water until it is cold, then the fridge.'
-        : `As deep as ${deep(5)}: stir it in ice water for ${bathMinutes} min first. From ${cold(COOLS.fromC)} to ${cold(COOLS.firstC)} within 2 h, to ${cold(COOLS.allC)} within 6 h in all.`,
-      `Fridge 3 to 4 days, freezer 2 to 3 months; freeze it by the portion, ${Math.max(1, Math.round(portions))} of them, with its sauce.`,
-      `Warm it to ${cold(74)} in the middle, once.`,
+        ? say('leftovers.deeper-than-that-stir-it')
+        : say('leftovers.as-deep-as-stir-it', {
+            deep: deep(5),
+            bathMinutes,
+            cold: cold(COOLS.fromC),
+            cold2: cold(COOLS.firstC),
+            cold3: cold(COOLS.allC),
+          }),
+      say('leftovers.fridge-3-to-4-days', { value: Math.max(1, Math.round(portions)) }),
+      say('leftovers.warm-it-to-in-the', { cold: cold(74) }),
     ],
   };
 }

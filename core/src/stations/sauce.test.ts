@@ -5,14 +5,13 @@ import { PLAN_DEFAULTS } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { seriesTerms } from '../testing/series';
 import { finishedFor, planFor } from '../testing/fixtures';
-import { printerFor } from '../units/quantity';
 import { coolStew } from './cooling';
 import { leftovers } from './leftovers';
 import { yieldOf } from './plate';
 import type { Finish } from '../words/finish';
 import { reductionMlPerMinute, starchFor, type SauceBase } from './sauce';
+import { english } from '../testing/said-in-english';
 
-const METRIC = printerFor('metric');
 const BASE: SauceBase = {
   freeMl: 700,
   fatMl: 60,
@@ -124,8 +123,8 @@ describe('the finish', () => {
       },
     );
     const texts = f.steps.map(({ text }) => text);
-    expect(texts.findIndex((t) => t.includes('Off the heat'))).toBeGreaterThan(
-      texts.findIndex((t) => t.includes('Blend')),
+    expect(texts.findIndex((t) => english(t).includes('Off the heat'))).toBeGreaterThan(
+      texts.findIndex((t) => english(t).includes('Blend')),
     );
     expect(texts.at(-1)).toContain('salt last');
     expect(texts.join(' ')).toContain('lid vented');
@@ -204,10 +203,10 @@ describe('leftovers', () => {
   });
 
   test('two hours, three to four days, two to three months, 74 °C are all said', () => {
-    const said = leftovers(4, METRIC).steps.join(' ');
-    const { useBy } = leftovers(4, METRIC, '2027-01-17T19:00:00+01:00');
+    const said = leftovers(4).steps.join(' ');
+    const { useBy } = leftovers(4, '2027-01-17T19:00:00+01:00');
     expect(useBy?.fridge).toBe('2027-01-20T19:00:00+01:00');
-    expect(leftovers(4, METRIC).useBy).toBeNull();
+    expect(leftovers(4).useBy).toBeNull();
     for (const word of ['two hours', '3 to 4 days', '2 to 3 months', '74 °C']) expect(said).toContain(word);
   });
 });

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { grainById } from '../larder/grains';
 import { vegetableById } from '../larder/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
@@ -46,7 +47,7 @@ interface Item {
   readonly kind: 'vegetable' | 'grain';
   readonly portion: PortionId;
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   readonly grams: number;
   readonly wanted: Wanted;
   /** Smallest dimension the cook has fixed, cm. */
@@ -72,7 +73,7 @@ export interface StagedItem {
   readonly portion: PortionId;
   readonly vegetable?: string;
   readonly grain?: string;
-  readonly name: string;
+  readonly name: Text;
   readonly grams: number;
   readonly wanted: Wanted;
   readonly place: Place;
@@ -91,7 +92,7 @@ export interface StagedItem {
   readonly minutesBeforeEnd: number | null;
   /** What it would be like elsewhere, at this size. */
   readonly elsewhere: readonly { readonly place: Place; readonly texture: Doneness | GrainDoneness }[];
-  readonly note: string;
+  readonly note: Text;
 }
 
 /** A stage of the pot with what goes in at it. */
@@ -145,7 +146,7 @@ const FROM_THE_START: ReadonlySet<Place> = new Set(['start', 'flavour-only']);
 function itemsOf(plan: Plan): Item[] {
   const pin = (place: Plan['grains'][number]['place']): Place | null => (place === 'auto' ? null : place);
   const portions = portionsOf(plan);
-  const named = (kind: Item['kind'], i: number): { portion: PortionId; name: string } => {
+  const named = (kind: Item['kind'], i: number): { portion: PortionId; name: Text } => {
     const portion = portions.find((one) => one.kind === kind && one.index === i);
     return { portion: portion?.id ?? '', name: portion?.name ?? '' };
   };

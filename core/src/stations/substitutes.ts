@@ -1,14 +1,14 @@
+import { joined, quantity, say, type Text } from '@hervir/language/message';
 import { CUTS, cutById, cutTitle, type Cut, type Richness } from '../larder/cuts';
 import { aromaticKind } from '../larder/aromatics';
 import { liquidById } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
-import type { Printer } from '../units/quantity';
 
 /** Something else in its place, and what changes. */
 export interface Substitute {
   readonly id: string;
-  readonly name: string;
-  readonly changes: string;
+  readonly name: Text;
+  readonly changes: Text;
 }
 
 const FATNESS: readonly Richness[] = ['lean', 'medium', 'rich'];
@@ -25,18 +25,18 @@ function distance(a: Cut, b: Cut): number {
   );
 }
 
-function cutChanges(from: Cut, to: Cut): string {
-  const said: string[] = [];
+function cutChanges(from: Cut, to: Cut): Text {
+  const said: Text[] = [];
   const ratio = to.toughness / from.toughness;
   if (Math.abs(ratio - 1) > 0.03) {
-    said.push(`${Math.round(Math.abs(ratio - 1) * 100)} % ${ratio > 1 ? 'longer' : 'sooner'} to melt`);
+    said.push(say('substitutes.to-melt', { ratio: Math.round(Math.abs(ratio - 1) * 100), isRatio: ratio > 1 }));
   }
   const fat = FATNESS.indexOf(to.richness) - FATNESS.indexOf(from.richness);
-  if (fat > 0) said.push('fatter: more to skim, harder to dry out');
-  if (fat < 0) said.push('leaner: drier if it goes too far');
-  if (to.boneShare > 0 && from.boneShare === 0) said.push('on the bone: buy more');
-  if (to.boneShare === 0 && from.boneShare > 0) said.push('no bone: less body in the sauce');
-  return said.length > 0 ? said.join('; ') : 'much the same';
+  if (fat > 0) said.push(say('substitutes.fatter-more-to-skim-harder'));
+  if (fat < 0) said.push(say('substitutes.leaner-drier-if-it-goes'));
+  if (to.boneShare > 0 && from.boneShare === 0) said.push(say('substitutes.on-the-bone-buy-more'));
+  if (to.boneShare === 0 && from.boneShare > 0) said.push(say('substitutes.no-bone-less-body-in'));
+  return said.length > 0 ? joined(said, '; ') : say('substitutes.much-the-same');
 }
 
 /**
@@ -55,22 +55,22 @@ export function cutSubstitutes(meat: Pick<Plan['meat'], 'cut' | 'form'>): Substi
 }
 
 /** What stands in for a liquid with alcohol, or for what a cook has run out of. Common practice. */
-const LIQUID_FOR: Readonly<Record<string, readonly (readonly [string, string])[]>> = {
+const LIQUID_FOR: Readonly<Record<string, readonly (readonly [string, Text])[]>> = {
   'red-wine': [
-    ['stock', 'no alcohol: add a spoon of vinegar at the end for the acid'],
-    ['balsamic', 'a few spoons in water: sweeter, no alcohol'],
+    ['stock', say('substitutes.no-alcohol-add-a-spoon')],
+    ['balsamic', say('substitutes.a-few-spoons-in-water')],
   ],
   'white-wine': [
-    ['stock', 'no alcohol: add a spoon of vinegar at the end for the acid'],
-    ['citrus-juice', 'sharper: half as much, the rest water'],
+    ['stock', say('substitutes.no-alcohol-add-a-spoon')],
+    ['citrus-juice', say('substitutes.sharper-half-as-much-the')],
   ],
-  beer: [['stock', 'no alcohol, less bitter; add a spoon of thin savoury sauce']],
-  cider: [['stock', 'no alcohol: let apple juice down with it for the fruit']],
+  beer: [['stock', say('substitutes.no-alcohol-less-bitter-add')]],
+  cider: [['stock', say('substitutes.no-alcohol-let-apple-juice')]],
   stock: [
-    ['white-wine', 'sharper, lighter; does not boil off entirely'],
-    ['water', 'plainer: salt it at the end'],
+    ['white-wine', say('substitutes.sharper-lighter-does-not-boil')],
+    ['water', say('substitutes.plainer-salt-it-at-the')],
   ],
-  vinegar: [['citrus-juice', 'fruitier; the same amount']],
+  vinegar: [['citrus-juice', say('substitutes.fruitier-the-same-amount')]],
 };
 
 /**
@@ -91,12 +91,13 @@ export const FRESH_OVER_DRIED = 3;
  *
  * @param ingredient an aromatic
  * @param grams of it
- * @param print the cook's units
- * @example herbSwap('thyme', 6, printerFor('metric')) // 'or 2 g dried'
+ * @example herbSwap('thyme', 6) // 'or 2 g dried'
  */
-export function herbSwap(ingredient: string, grams: number, print: Printer): string | null {
+export function herbSwap(ingredient: string, grams: number): Text | null {
   const { id } = aromaticKind(ingredient);
-  const some = (value: number): string => print.quantity('mass', Math.max(1, value));
-  if (id === 'dried-herbs') return `or ${some(grams * FRESH_OVER_DRIED)} fresh`;
-  return ['thyme', 'rosemary', 'sage'].includes(id) ? `or ${some(grams / FRESH_OVER_DRIED)} dried` : null;
+  const some = (value: number): Text => quantity('mass', Math.max(1, value));
+  if (id === 'dried-herbs') return say('substitutes.or-fresh', { some: some(grams * FRESH_OVER_DRIED) });
+  return ['thyme', 'rosemary', 'sage'].includes(id)
+    ? say('substitutes.or-dried', { some: some(grams / FRESH_OVER_DRIED) })
+    : null;
 }

@@ -6,7 +6,6 @@ import { guideOf } from '../braise/guide/guide';
 import type { Guide } from '../clock/guide-step';
 import type { Happened, SoFar } from '../clock/so-far';
 import type { Move } from '../method/moves';
-import { printerFor } from '../units/quantity';
 import type { Meat, Plan, PlannedStage } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';
 import { place } from '../method/place';
@@ -38,8 +37,7 @@ export function secondRun(change: Partial<PlannedStage>): PlannedStage[] {
 
 /** The finish of a plan alone, for a pot that holds what is given. */
 export function finishedFor(plan: Plan, base: SauceBase): Finish {
-  const print = printerFor('metric');
-  const sauce = solveSauce(plan, base);
+    const sauce = solveSauce(plan, base);
   const starch = thickenerPortion(plan, sauce.thickens ? sauce.thickenerGrams : 0);
   const portions = [...portionsOf(plan), ...(starch ? [starch] : [])];
   const minutes = { preheat: 0, toPin: 10, toTimer: 12, pressure: 30, release: 15 };
@@ -54,7 +52,7 @@ export function finishedFor(plan: Plan, base: SauceBase): Finish {
     meatsInPot: [0],
     nextDay: null,
   });
-  return finishWords({ plan, portions, print, sizes: new Map(), sauce, caution: () => null }, method);
+  return finishWords({ plan, portions, sizes: new Map(), sauce, caution: () => null }, method);
 }
 
 /** One run under the lid by its times, minutes from the closed lid, as {@link soFar} would find it. */
@@ -85,7 +83,7 @@ export const kiloOfChuck: Meat = planFor('beef-chuck', 'chunks', 1000).meat;
 export const eightRibs: Piece = pieceOf(planFor('beef-short-rib', 'ribs', 1120, {}, { pieces: 8 }).meat);
 export const cooker22cm = { baseDiameterCm: 22, watts: 1000 };
 export const plan: Plan = planFor('goat-neck', 'slices', 1600);
-export const guide: Guide = guideOf(forecast(plan), printerFor('metric'));
+export const guide: Guide = guideOf(forecast(plan));
 export const chartFor: TimesFor = {
   cooker: DEFAULT_COOKER,
   kitchen: DEFAULT_KITCHEN,

@@ -8,7 +8,6 @@ import { subjectOf, type LearntRow } from '../learning/learnt';
 import { againstTarget, type Grade } from '../meat/tenderness';
 import type { Random } from '../physics/random';
 import type { Plan } from '../plan/plan';
-import { printerFor } from '../units/quantity';
 
 /** A figure for each thing that can be learnt. */
 export type OfEach = Readonly<Record<FactorKind, number>>;
@@ -40,7 +39,7 @@ export function cookedBy({ truth, apart }: Household, plan: Plan, random: Random
     FACTORS.map((kind) => [kind, truth[kind] * Math.exp(apart[kind] * random.normal())]),
   ) as OfEach;
   const real = forecast({ ...plan, pressureMinutes: planned.pressureMinutes, learnt: asLearnt(evening) });
-  const guide = guideOf(planned, printerFor('metric'));
+  const guide = guideOf(planned);
   // A guide's minutes have what was learnt in them already.
   const known = (kind: FactorKind): number => plan.learnt?.[kind]?.factor ?? 1;
   let at = Date.parse('2027-01-17T14:00:00Z');

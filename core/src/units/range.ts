@@ -1,8 +1,9 @@
+import type { Text } from '@hervir/language/message';
 /** A closed range of a quantity with its unit, so that an error can say what is allowed. */
 export interface Range {
   readonly min: number;
   readonly max: number;
-  readonly unit: string;
+  readonly unit: Text;
 }
 
 /**
@@ -18,7 +19,9 @@ export interface Range {
  */
 export function within(name: string, value: number, range: Range): number {
   if (!Number.isFinite(value) || value < range.min || value > range.max) {
-    throw new RangeError(`${name} ${value} is outside the range ${range.min} to ${range.max} ${range.unit}`);
+    throw new RangeError(
+      `${name} ${value} is outside the range ${range.min} to ${range.max}${typeof range.unit === 'string' ? ` ${range.unit}` : ''}`,
+    );
   }
   return value;
 }

@@ -1,18 +1,4 @@
 /**
- * Prints a duration as cooks say it.
- *
- * @param minutes zero or more; rounded to the minute
- * @example printDuration(166) // '2 h 46 min'
- */
-export function printDuration(minutes: number): string {
-  const whole = Math.round(minutes);
-  const hours = Math.floor(whole / 60);
-  const rest = whole - hours * 60;
-  if (hours === 0) return `${rest} min`;
-  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
-}
-
-/**
  * The offset of an ISO 8601 time, in minutes east of Greenwich; zero for `Z` or none.
  *
  * @example offsetMinutes('2027-01-17T19:00:00+01:00') // 60

@@ -1,7 +1,6 @@
+import { joined, lowered, quantity, say, type Text } from '@hervir/language/message';
 import type { AheadTask, Late, Missed } from '../clock/ahead';
 import { grainById } from '../larder/grains';
-import { printDuration } from '../units/time';
-import { inDegreesOf, type UnitSystem } from '../units/quantity';
 import { CAUTION_WORDS } from './caution-words';
 import { inHours } from './hours';
 
@@ -12,45 +11,45 @@ type Said = Pick<AheadTask, 'kind' | 'name' | 'minutes'>;
  *
  * @example aheadText({ kind: 'soak', name: 'chickpeas', minutes: 480 }) // 'Soak the chickpeas in plenty of cold water: 8 h'
  */
-export function aheadText({ kind, name, minutes }: Said): string {
+export function aheadText({ kind, name, minutes }: Said): Text {
   const lies = inHours(minutes / 60);
   switch (kind) {
     case 'thaw-fridge':
-      return `Take the ${name} out of the freezer, into the fridge on a tray: thawed in ${lies}`;
+      return say('ahead.take-the-out-of-the', { name, lies });
     case 'thaw-water':
-      return `Thaw the ${name} in cold water, tightly wrapped: ${lies}`;
+      return say('ahead.thaw-the-in-cold-water', { name, lies });
     case 'thaw-stock':
-      return `Take the ${name} out of the freezer, into the fridge: thawed in ${lies}`;
+      return say('ahead.take-the-out-of-the-freezer', { name, lies });
     case 'rub':
-      return `Rub the ${name}, and back into the fridge: ${lies}`;
+      return say('ahead.rub-the-and-back-into', { name, lies });
     case 'salt':
-      return `Salt the ${name}, and back into the fridge uncovered: ${lies}`;
+      return say('ahead.salt-the-and-back-into', { name, lies });
     case 'marinate':
-      return `Put the ${name} into its marinade, in the fridge: ${lies}`;
+      return say('ahead.put-the-into-its-marinade', { name, lies });
     case 'soak':
-      return `Soak the ${name} in plenty of cold water: ${lies}`;
+      return say('ahead.soak-the-in-plenty-of', { name, lies });
     case 'cook':
-      return `Cook the ${name}, and put it away: ${printDuration(minutes)}`;
+      return say('ahead.cook-the-and-put-it', { name, duration: quantity('duration', minutes) });
     case 'warm':
-      return `Lift the fat off the ${name} and warm it through: ${printDuration(minutes)} until it is on the table`;
+      return say('ahead.lift-the-fat-off-the', { name, duration: quantity('duration', minutes) });
   }
 }
 
 /** What can hurt at that task; local authorities come first. Null where nothing can. */
-export function aheadCaution({ kind }: Pick<Said, 'kind'>, system: UnitSystem = 'metric'): string | null {
+export function aheadCaution({ kind }: Pick<Said, 'kind'>): Text | null {
   switch (kind) {
     case 'thaw-fridge':
-      return 'Never on the counter. What drips is raw: a tray under it, nothing below. Your food authority comes first.';
+      return say('ahead.never-on-the-counter-what');
     case 'thaw-water':
-      return 'Tightly wrapped, the water cold and changed every half hour, and cooked at once. Your food authority comes first.';
+      return say('ahead.tightly-wrapped-the-water-cold');
     case 'marinate':
-      return 'In the fridge. What held raw meat is boiled or cooked with it before anyone eats of it.';
+      return say('ahead.in-the-fridge-what-held');
     case 'warm':
-      return inDegreesOf(system, CAUTION_WORDS['warm-through']);
+      return CAUTION_WORDS['warm-through'];
     case 'cook':
-      return 'Into shallow containers at once, and the fridge within two hours. Your food authority comes first.';
+      return say('ahead.into-shallow-containers-at-once');
     case 'thaw-stock':
-      return 'Never on the counter. It is boiled before anyone eats of it.';
+      return say('ahead.never-on-the-counter-it');
     case 'rub':
     case 'salt':
     case 'soak':
@@ -59,56 +58,58 @@ export function aheadCaution({ kind }: Pick<Said, 'kind'>, system: UnitSystem = 
 }
 
 /** The same of something cooked that was kept: nothing of it is raw. */
-export function keptCaution(task: Pick<Said, 'kind'>, system: UnitSystem = 'metric'): string | null {
-  return task.kind === 'thaw-fridge'
-    ? 'Never on the counter. Thawed, it is good for as long as anything cooked in the fridge. Your food authority comes first.'
-    : aheadCaution(task, system);
+export function keptCaution(task: Pick<Said, 'kind'>): Text | null {
+  return task.kind === 'thaw-fridge' ? say('ahead.never-on-the-counter-thawed') : aheadCaution(task);
 }
 
 /** What it means that something was late, and what the plan then reckons with. */
-export function missedText({ task: { kind, name }, missed }: Pick<Late, 'task' | 'missed'>): string {
-  return (
-    {
-      'thaw-fridge': `The ${name} is still in the freezer`,
-      'thaw-water': `The ${name} is not in its water yet`,
-      'thaw-stock': `The ${name} is still in the freezer`,
-      rub: `The ${name} is not rubbed yet`,
-      salt: `The ${name} is not salted yet`,
-      marinate: `The ${name} is not in its marinade yet`,
-      soak: `The ${name} were not soaked long enough`,
-      cook: `The ${name} is not cooked yet`,
-      warm: `The ${name} is not on the fire yet`,
-    }[kind] + `: ${meaning(missed)}`
+export function missedText({ task: { kind, name }, missed }: Pick<Late, 'task' | 'missed'>): Text {
+  return joined(
+    [
+      {
+        'thaw-fridge': say('ahead.the-is-still-in-the', { name }),
+        'thaw-water': say('ahead.the-is-not-in-its', { name }),
+        'thaw-stock': say('ahead.the-is-still-in-the', { name }),
+        rub: say('ahead.the-is-not-rubbed-yet', { name }),
+        salt: say('ahead.the-is-not-salted-yet', { name }),
+        marinate: say('ahead.the-is-not-in-its-marinade', { name }),
+        soak: say('ahead.the-were-not-soaked-long', { name }),
+        cook: say('ahead.the-is-not-cooked-yet', { name }),
+        warm: say('ahead.the-is-not-on-the', { name }),
+      }[kind],
+      meaning(missed),
+    ],
+    ': ',
   );
 }
 
-function meaning(missed: Missed): string {
+function meaning(missed: Missed): Text {
   switch (missed.code) {
     case 'in-water':
-      return `the fridge takes too long now. In cold water it takes ${printDuration(missed.minutes)}; it is cooked at once then.`;
+      return say('ahead.the-fridge-takes-too-long', { duration: quantity('duration', missed.minutes) });
     case 'still-frozen':
-      return 'it will be frozen in the middle. It can be cooked from frozen, with more minutes and a paler sear.';
+      return say('ahead.it-will-be-frozen-in');
     case 'salted-later':
-      return `salt now lies on it for ${printDuration(missed.minutes)}.`;
+      return say('ahead.salt-now-lies-on-it', { duration: quantity('duration', missed.minutes) });
     case 'salted-at-the-pot':
-      return 'salt it when it goes into the pot.';
+      return say('ahead.salt-it-when-it-goes');
     case 'marinated-shorter':
-      return `it lies in it for ${inHours(missed.hours)} now.`;
+      return say('ahead.it-lies-in-it-for', { inHours: inHours(missed.hours) });
     case 'rubbed-shorter':
-      return `the rub lies on it for ${inHours(missed.hours)} now.`;
+      return say('ahead.the-rub-lies-on-it', { inHours: inHours(missed.hours) });
     case 'rubbed-at-the-pot':
-      return 'rub it at the board.';
+      return say('ahead.rub-it-at-the-board');
     case 'melt-in-pan':
-      return `melt it in a pan while the meat browns, about ${printDuration(missed.minutes)}.`;
+      return say('ahead.melt-it-in-a-pan', { duration: quantity('duration', missed.minutes) });
     case 'not-marinated':
-      return 'it is cooked without.';
+      return say('ahead.it-is-cooked-without');
     case 'unsoaked':
-      return `they are cooked as ${grainById(missed.grain).name.toLowerCase()}, and take twice as long.`;
+      return say('ahead.they-are-cooked-as-and', { name: lowered(grainById(missed.grain).name) });
     case 'in-fridge-later':
-      return `begun now, it is in the fridge ${printDuration(missed.minutes)} later.`;
+      return say('ahead.begun-now-it-is-in', { duration: quantity('duration', missed.minutes) });
     case 'eaten-later':
-      return `begun now, it is eaten ${printDuration(missed.minutes)} later. Not warmed through it is not safe.`;
+      return say('ahead.begun-now-it-is-eaten', { duration: quantity('duration', missed.minutes) });
     case 'soak-quickly':
-      return 'boil them for two minutes in plenty of water, leave them an hour under a lid, and pour that water away.';
+      return say('ahead.boil-them-for-two-minutes');
   }
 }

@@ -1,4 +1,4 @@
-import type { Printer } from '../units/quantity';
+import { quantity, say, type Text } from '@hervir/language/message';
 import { inTen } from './odds-words';
 
 /** Something that brings a late dinner nearer: what it is, and what it costs. */
@@ -18,22 +18,28 @@ export type CatchUpFact =
   | { readonly id: 'sear'; readonly values: { readonly minutes: number } };
 
 /** "Open the valve now: wins 8 min; 7 in 10 instead of 8 in 10 that it is tender." */
-export function catchUpText(fact: CatchUpFact, print: Printer): string {
-  const wins = `wins ${Math.round(fact.values.minutes)} min`;
+export function catchUpText(fact: CatchUpFact): Text {
+  const wins = say('at-the-pot.wins-min', { minutes: Math.round(fact.values.minutes) });
   switch (fact.id) {
     case 'valve': {
       const { now, chance, insteadOf } = fact.values;
-      const when = now ? 'Open the valve now' : 'Open the valve as soon as the minutes are over';
+      const when = now ? say('at-the-pot.open-the-valve-now') : say('at-the-pot.open-the-valve-as-soon');
       const [then, planned] = [inTen(chance), inTen(insteadOf)];
-      const odds = then === planned ? 'as tender as planned' : `${then} instead of ${planned} that it is tender`;
-      return `${when}: ${wins}; ${odds}.`;
+      const odds =
+        then === planned
+          ? say('at-the-pot.as-tender-as-planned')
+          : say('at-the-pot.instead-of-that-it-is', { then, planned });
+      return say('at-the-pot.valve', { when, wins, odds });
     }
     case 'rest':
-      return `Rest ${fact.values.left} min only: ${wins}; the sauce stays a little thinner.`;
+      return say('at-the-pot.rest-min-only-the-sauce', { left: fact.values.left, wins });
     case 'reduce':
-      return `Do not reduce: ${wins}; more than ${print.quantity('volume', fact.values.sauceMl)} of sauce, thinner.`;
+      return say('at-the-pot.do-not-reduce-more-than', {
+        wins,
+        sauceMl: quantity('volume', fact.values.sauceMl),
+      });
     case 'sear':
-      return `Sear quickly, two sides: ${wins}; less brown, less deep a sauce.`;
+      return say('at-the-pot.sear-quickly-two-sides-less', { wins });
   }
 }
 
@@ -50,11 +56,16 @@ export interface MoreFact {
 const LIKE_THE_TABLE = 0.05;
 
 /** "It reads like an animal 20 % tougher than usual. Lid back on: …" */
-export function moreText({ minutes, reheatMinutes, releaseMinutes, tougherBy }: MoreFact): string {
+export function moreText({ minutes, reheatMinutes, releaseMinutes, tougherBy }: MoreFact): Text {
   const by = Math.round(Math.abs(tougherBy) * 100);
   const sort =
     Math.abs(tougherBy) < LIKE_THE_TABLE
-      ? 'an animal like the table’s'
-      : `an animal ${by} % ${tougherBy > 0 ? 'tougher' : 'more tender'} than usual`;
-  return `It reads like ${sort}. Lid back on: ${Math.round(reheatMinutes)} min to come up, ${minutes} more under pressure, ${Math.max(1, Math.round(releaseMinutes))} to vent.`;
+      ? say('at-the-pot.an-animal-like-the-tables')
+      : say('at-the-pot.an-animal-more-tender-than', { by, tougherBy: tougherBy > 0 });
+  return say('at-the-pot.it-reads-like-lid-back', {
+    sort,
+    reheatMinutes: Math.round(reheatMinutes),
+    minutes,
+    value: Math.max(1, Math.round(releaseMinutes)),
+  });
 }

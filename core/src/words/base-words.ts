@@ -1,46 +1,52 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import type { Plan } from '../plan/plan';
 import type { BurnCauseId, BurnLevel, BurnVerdict } from '../pot/base-temperature';
-import type { Printer } from '../units/quantity';
 
-const WHAT: Readonly<Record<BurnVerdict['kind'], Readonly<Record<BurnLevel, string>>>> = {
+const WHAT: Readonly<Record<BurnVerdict['kind'], Readonly<Record<BurnLevel, Text>>>> = {
   'cut-out': {
-    safe: 'The base stays well below its cut-out',
-    watch: 'The base comes near its cut-out',
-    likely: 'Expect the burn error',
+    safe: say('base.the-base-stays-well-below'),
+    watch: say('base.the-base-comes-near-its'),
+    likely: say('base.expect-the-burn-error'),
   },
   scorch: {
-    safe: 'The base stays well below scorching',
-    watch: 'The base comes near scorching',
-    likely: 'Expect it to scorch: this pot has no cut-out',
+    safe: say('base.the-base-stays-well-below-scorching'),
+    watch: say('base.the-base-comes-near-scorching'),
+    likely: say('base.expect-it-to-scorch-this'),
   },
 };
 
 /** The verdict on a base in one line: what happens, how hot, when. */
-export function baseText({ kind, level, baseC, minute, cutoutC }: BurnVerdict, print: Printer): string {
-  const degrees = (celsius: number): string => print.quantity('temperature', celsius);
-  return `${WHAT[kind][level]}: ${degrees(baseC)} at the worst moment, ${Math.round(minute)} min after the lid goes on, against ${degrees(cutoutC)}.`;
+export function baseText({ kind, level, baseC, minute, cutoutC }: BurnVerdict): Text {
+  const degrees = (celsius: number): Text => quantity('temperature', celsius);
+  return say('base.at-the-worst-moment-min', {
+    what: WHAT[kind][level],
+    baseC: degrees(baseC),
+    minute: Math.round(minute),
+    cutoutC: degrees(cutoutC),
+  });
 }
 
 /** A cause of a hot base. */
-export function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId, print: Printer, run: number): string {
+export function causeText(plan: Plan, verdict: BurnVerdict, cause: BurnCauseId, run: number): Text {
   switch (cause) {
     case 'thickened':
-      return `Thickened: what ${run > 1 ? 'has melted in' : 'is stirred in'} keeps ${print.quantity('volume', verdict.freeMl)} of liquid from moving`;
+      return say('base.thickened-what-has-melted-in', {
+        run: run > 1,
+        freeMl: quantity('volume', verdict.freeMl),
+      });
     case 'fond':
-      return verdict.sticking === 'film'
-        ? 'A film sticks to the base'
-        : 'The brown layer of the sear sticks to the base';
+      return verdict.sticking === 'film' ? say('base.a-film-sticks-to-the') : say('base.the-brown-layer-of-the');
     case 'sugar':
-      return 'Burnt sugar of the rub sticks to the base';
+      return say('base.burnt-sugar-of-the-rub');
     case 'dry':
-      return `Too little liquid: ${print.quantity('volume', verdict.freeMl)} do not keep the base wet`;
+      return say('base.too-little-liquid-do-not', { freeMl: quantity('volume', verdict.freeMl) });
     case 'flat-meat':
-      return 'The meat lies flat on the base';
+      return say('base.the-meat-lies-flat-on');
     case 'grain':
-      return 'Grain settles on the base';
+      return say('base.grain-settles-on-the-base');
     case 'heat':
       return plan.cooker.kind === 'stovetop' && plan.heat === 'medium'
-        ? 'Heat of a medium flame'
-        : 'Heat of the base at full power';
+        ? say('base.heat-of-a-medium-flame')
+        : say('base.heat-of-the-base-at');
   }
 }

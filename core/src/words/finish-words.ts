@@ -1,3 +1,4 @@
+import { joined, quantity, say } from '@hervir/language/message';
 import type { Finish } from './finish';
 import { moveOf } from '../method/moves';
 import type { Method } from '../method/step';
@@ -6,14 +7,17 @@ import type { Told } from './told';
 
 /** The finish of a plan: its figures, and its steps in words. */
 export function finishWords(told: Told, method: Method): Finish {
-  const { plan, print, sauce } = told;
+  const { plan, sauce } = told;
   const steps = method.blocks
     .filter(({ work }) => work.kind === 'finish' || work.kind === 'rest')
     .flatMap((block) =>
       block.steps.map(({ id, moves, minutes, hands }) => ({
         id,
         kind: moves[0].kind,
-        text: moves.flatMap((move) => sauceSentence(told, move) ?? []).join('. '),
+        text: joined(
+          moves.flatMap((move) => sauceSentence(told, move) ?? []),
+          '. ',
+        ),
         minutes,
         handsOn: hands,
       })),
@@ -21,11 +25,15 @@ export function finishWords(told: Told, method: Method): Finish {
   const fished = method.blocks.flatMap((block) => block.steps.flatMap(({ moves }) => moveOf(moves, 'fish-out') ?? []));
   const { thickener, body } = plan.finish;
   const bound = thickener !== 'none' && body !== 'thin';
-  const thick = sauce.thickens ? `, ${body}` : bound ? `, ${body} as it is: no starch needed` : '';
   return {
     ...sauce,
     fishOut: fished.flatMap((move) => fishedNames(told, move)),
     steps,
-    text: `${print.quantity('volume', sauce.sauceMl)} of sauce${thick}`,
+    text: say('finish.of-sauce', {
+      sauceMl: quantity('volume', sauce.sauceMl),
+      thickens: sauce.thickens,
+      bound: bound && !sauce.thickens,
+      body: say(`body.${body}`),
+    }),
   };
 }

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import type { MoveKind } from '../method/moves';
 import type { SauceFigures } from '../stations/sauce';
 
@@ -5,15 +6,15 @@ import type { SauceFigures } from '../stations/sauce';
 export interface FinishStep {
   readonly id: string;
   readonly kind: MoveKind;
-  readonly text: string;
+  readonly text: Text;
   readonly minutes: number;
   readonly handsOn: boolean;
 }
 
 /** The sauce, solved, with what is done to it. */
 export interface Finish extends SauceFigures {
-  readonly fishOut: readonly string[];
+  readonly fishOut: readonly Text[];
   readonly steps: readonly FinishStep[];
   /** One line for the station's head. */
-  readonly text: string;
+  readonly text: Text;
 }

@@ -1,27 +1,26 @@
+import { lowered, quantity, say, type Text } from '@hervir/language/message';
 import type { Fill } from '../pot/fill';
-import { lowerFirst } from '../units/list';
-import type { Printer } from '../units/quantity';
-
-/** "At the second lid": nothing before the first, which needs no name. */
-const which = (run: number): string => (run === 1 ? '' : run === 2 ? 'At the second lid: ' : `At lid ${run}: `);
 
 /** A sentence about a lid, with its name before it where it is not the first. */
-export const atLid = (run: number, text: string): string => (run === 1 ? text : `${which(run)}${lowerFirst(text)}`);
+export const atLid = (run: number, text: Text): Text =>
+  run === 1 ? text : say('lid.at', { second: run === 2, run, text: lowered(text) });
 
 /** How full a pot is at a lid. */
 export function fillText(
   fill: Pick<Fill, 'litres' | 'limit' | 'over' | 'overflows'>,
   potLitres: number,
   run: number,
-  print: Printer,
-): string {
-  const line = fill.limit === 0.5 ? 'half' : 'two thirds';
-  const held = `${print.litres(fill.litres)} in a pot of ${print.litres(potLitres)}`;
-  const most = print.litres(fill.limit * potLitres);
-  if (!fill.over) return atLid(run, `${held}: under its line at ${line}, ${most}.`);
+): Text {
+  const line = fill.limit === 0.5 ? say('lid.half') : say('lid.two-thirds');
+  const held = say('lid.in-a-pot-of', {
+    litres: quantity('litres', fill.litres),
+    potLitres: quantity('litres', potLitres),
+  });
+  const most = quantity('litres', fill.limit * potLitres);
+  if (!fill.over) return atLid(run, say('lid.under-its-line-at', { held, line, most }));
   return atLid(
     run,
-    fill.overflows ? `It does not go in: ${held}.` : `Over the line: ${held}, and at most ${most}, ${line} of it.`,
+    fill.overflows ? say('lid.it-does-not-go-in', { held }) : say('lid.over-the-line-and-at', { held, most, line }),
   );
 }
 
@@ -35,25 +34,30 @@ interface LidLiquid {
 }
 
 /** The free liquid at a lid, and what is missing. */
-export function liquidText(liquid: LidLiquid, run: number, print: Printer): string {
-  const volume = (ml: number): string => print.quantity('volume', ml);
+export function liquidText(liquid: LidLiquid, run: number): Text {
+  const volume = (ml: number): Text => quantity('volume', ml);
   const { atLockMl, minimumMl, lowestMl, missingMl, level } = liquid;
-  const missing = missingMl > 0 ? ` ${volume(missingMl)} are missing for what drinks in it: it stays hard.` : '';
+  const missing = missingMl > 0 ? say('lid.are-missing-for-what-drinks', { missingMl: volume(missingMl) }) : '';
   switch (level) {
     case 'short':
       return atLid(
         run,
-        `Less than the cooker’s minimum: ${volume(atLockMl)} of free liquid, and it wants ${volume(minimumMl)}.${missing}`,
+        say('lid.less-than-the-cookers-minimum', { atLockMl: volume(atLockMl), minimumMl: volume(minimumMl), missing }),
       );
     case 'dry':
       return atLid(
         run,
-        `It runs dry before the pin falls: ${volume(atLockMl)} when the lid goes on, ${volume(lowestMl)} at the least.${missing}`,
+        say('lid.it-runs-dry-before-the', { atLockMl: volume(atLockMl), lowestMl: volume(lowestMl), missing }),
       );
     case 'ok':
       return atLid(
         run,
-        `${volume(atLockMl)} of free liquid when the lid goes on, ${volume(lowestMl)} at the least; the cooker wants ${volume(minimumMl)}.${missing}`,
+        say('lid.of-free-liquid-when-the', {
+          atLockMl: volume(atLockMl),
+          lowestMl: volume(lowestMl),
+          minimumMl: volume(minimumMl),
+          missing,
+        }),
       );
   }
 }

@@ -1,6 +1,6 @@
+import { capital, joined, listing, quantity, say, type Text } from '@hervir/language/message';
 import { moveOf, type Layer, type Move, type MoveOf } from '../method/moves';
 import type { PortionId } from '../plan/portions';
-import { listed, upperFirst } from '../units/list';
 import { cutList, measured, meatWords, named, portionsOfMove, type Told } from './told';
 
 /** What of some moves goes in at a layer. */
@@ -11,37 +11,41 @@ function layered(moves: readonly Move[], ...layers: readonly Layer[]): PortionId
 const isMeat = (told: Told, id: PortionId): boolean => portionsOfMove(told, [id])[0]?.kind === 'meat';
 
 /** Everything into the pot before its first lid: one title, and how it lies. */
-export function loadWords(told: Told, moves: readonly Move[]): { readonly title: string; readonly detail: string } {
+export function loadWords(told: Told, moves: readonly Move[]): { readonly title: Text; readonly detail: Text } {
   const { plan } = told;
   const inside = layered(moves, 'in');
   const meats = inside.filter((id) => isMeat(told, id));
   const laid = inside.filter((id) => !isMeat(told, id));
   const poured = portionsOfMove(told, moveOf(moves, 'pour')?.portions ?? []);
-  const liquids = poured.map((portion) => (portion.kind === 'marinade' ? 'its marinade' : measured(told, portion)));
+  const liquids = poured.map((portion) => (portion.kind === 'marinade' ? say('load.its-marinade') : measured(portion)));
   const stirred = layered(moves, 'stirred-in');
   const top = portionsOfMove(told, layered(moves, 'on-top', 'levelled')).map((portion) =>
-    portion.kind === 'addition' ? measured(told, portion) : portion.name,
+    portion.kind === 'addition' ? measured(portion) : portion.name,
   );
   const levelled = layered(moves, 'levelled');
   const under = layered(moves, 'under');
-  const what = upperFirst(meatWords(told, meats));
+  const what = capital(meatWords(told, meats));
   const seared = plan.sear.school !== 'none';
-  const title = `${what} ${seared ? `back in with ${meats.length > 1 ? 'their' : 'its'} juices` : 'in'}${liquids.length > 0 ? `; pour ${listed(liquids)}` : ''}`;
+  const title = say('load.meat-in', {
+    what,
+    seared,
+    several: meats.length > 1,
+    pours: liquids.length > 0,
+    list: listing(liquids),
+  });
   const details = [
-    under.length > 0 ? `${upperFirst(named(told, under))} under it` : '',
-    stirred.length > 0
-      ? `Stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}`
-      : '',
-    laid.length > 0 ? `${upperFirst(named(told, laid))} with the liquid` : '',
-    moveOf(moves, 'rack') ? 'Meat on the rack' : '',
-    top.length > 0 ? `On top, not stirred: ${listed(top)}` : '',
-    levelled.length > 0 ? `Level ${named(told, levelled)} and poke holes down to the base with a spoon handle` : '',
+    under.length > 0 ? say('load.under-it', { named: capital(named(told, under)) }) : '',
+    stirred.length > 0 ? say('load.stir-in', { list: listing(portionsOfMove(told, stirred).map(measured)) }) : '',
+    laid.length > 0 ? say('load.with-the-liquid', { named: capital(named(told, laid)) }) : '',
+    moveOf(moves, 'rack') ? say('load.meat-on-the-rack') : '',
+    top.length > 0 ? say('load.on-top-not-stirred', { list: listing(top) }) : '',
+    levelled.length > 0 ? say('load.level-and-poke-holes-down', { named: named(told, levelled) }) : '',
   ].filter((text) => text !== '');
-  return { title, detail: details.join('. ') };
+  return { title, detail: details.length === 0 ? '' : joined(details, '. ') };
 }
 
-function ladleWords({ print }: Told, { ml, then }: MoveOf<'ladle'>): string {
-  return `${print.quantity('volume', ml)} of broth out${then === 'thrown' ? '' : ', and kept'}`;
+function ladleWords({ ml, then }: MoveOf<'ladle'>): Text {
+  return say('load.of-broth-out-and-kept', { ml: quantity('volume', ml), thrown: then === 'thrown' });
 }
 
 /** What is done to the open pot before a stage. */
@@ -49,7 +53,7 @@ export function fillWords(
   told: Told,
   moves: readonly Move[],
   open: boolean,
-): { readonly title: string; readonly detail: string } {
+): { readonly title: Text; readonly detail: Text } {
   const foil = moves.flatMap((move) => (move.kind === 'lift' && move.to === 'foil' ? move.portions : []));
   const dish = moves.flatMap((move) => (move.kind === 'lift' && move.to === 'dish' ? move.portions : []));
   const back = moveOf(moves, 'put-back')?.portions ?? [];
@@ -58,23 +62,21 @@ export function fillWords(
   const stirred = layered(moves, 'stirred-in');
   const ladle = moveOf(moves, 'ladle');
   const parts = [
-    ladle ? ladleWords(told, ladle) : '',
-    foil.length > 0 ? `${meatWords(told, foil)} out, under foil` : '',
-    dish.length > 0 ? `${named(told, dish)} out onto the dish` : '',
-    back.length > 0 ? `${meatWords(told, back)} back in` : '',
-    poured.length > 0 ? `pour ${listed(portionsOfMove(told, poured).map((portion) => measured(told, portion)))}` : '',
-    stirred.length > 0
-      ? `stir in ${listed(portionsOfMove(told, stirred).map((portion) => measured(told, portion)))}`
-      : '',
-    going.length > 0 ? `${cutList(told, going)} in` : '',
+    ladle ? ladleWords(ladle) : '',
+    foil.length > 0 ? say('load.out-under-foil', { meatWords: meatWords(told, foil) }) : '',
+    dish.length > 0 ? say('load.out-onto-the-dish', { named: named(told, dish) }) : '',
+    back.length > 0 ? say('load.back-in', { meatWords: meatWords(told, back) }) : '',
+    poured.length > 0 ? say('load.pour-2', { list: listing(portionsOfMove(told, poured).map(measured)) }) : '',
+    stirred.length > 0 ? say('load.stir-in-2', { list: listing(portionsOfMove(told, stirred).map(measured)) }) : '',
+    going.length > 0 ? say('load.in', { cutList: cutList(told, going) }) : '',
   ].filter((text) => text !== '');
-  const [first = 'Ready for the next stage', ...rest] = parts;
-  const title = [upperFirst(first), ...rest].join('; ');
+  const [first = say('load.ready-for-the-next-stage'), ...rest] = parts;
+  const title = joined([capital(first), ...rest], '; ');
   const detail =
     ladle?.then === 'poured-over'
-      ? 'The broth is poured over at the table: keep it hot.'
+      ? say('load.the-broth-is-poured-over')
       : ladle?.then === 'kept'
-        ? 'The broth goes into the fridge when it has cooled.'
+        ? say('load.the-broth-goes-into-the')
         : '';
-  return { title: open ? `${title}, the lid off` : title, detail };
+  return { title: open ? say('load.the-lid-off', { title }) : title, detail };
 }

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language/message';
 import type { Form } from '../larder/cuts';
 import { inTen } from './odds-words';
 
@@ -9,31 +10,35 @@ export type MendFact =
   | { readonly code: 'cut-smaller'; readonly values: { readonly form: SmallerForm; readonly minutes: number } };
 
 const FORM_WORDS = {
-  chunks: 'Cut it into chunks',
-  'bite-size': 'Cut it bite-size',
-  slices: 'Cut it into slices',
-  pieces: 'Have it in pieces',
-} as const satisfies Readonly<Partial<Record<Form, string>>>;
+  chunks: say('mend.cut-it-into-chunks'),
+  'bite-size': say('mend.cut-it-bite-size'),
+  slices: say('mend.cut-it-into-slices'),
+  pieces: say('mend.have-it-in-pieces'),
+} as const satisfies Readonly<Partial<Record<Form, Text>>>;
 
 /** Ways to cut a roast that cook sooner. */
 export type SmallerForm = keyof typeof FORM_WORDS;
 
 export const isSmallerForm = (form: Form): form is SmallerForm => form in FORM_WORDS;
 
-function says(fact: MendFact): string {
+function says(fact: MendFact): Text {
   switch (fact.code) {
     case 'sear-quickly':
-      return 'Sear quickly, two sides: less brown, less deep a sauce';
+      return say('mend.sear-quickly-two-sides-less');
     case 'cut-later':
-      return 'Cut what goes in later while the pot works, on a washed board';
+      return say('mend.cut-what-goes-in-later');
     case 'valve-at-once':
-      return `Open the valve at once, with ${fact.values.minutes} min under pressure for the same tenderness: juicier is letting down`;
+      return say('mend.open-the-valve-at-once', { minutes: fact.values.minutes });
     case 'take-a-chance':
-      return `Take a chance: ${inTen(fact.values.chance)} that it is tender, not ${inTen(fact.values.insteadOf)}`;
+      return say('mend.take-a-chance-that-it', {
+        odds: inTen(fact.values.chance),
+        odds2: inTen(fact.values.insteadOf),
+      });
     case 'cut-smaller':
-      return `${FORM_WORDS[fact.values.form]}: ${fact.values.minutes} min under pressure`;
+      return say('mend.min-under-pressure', { formWords: FORM_WORDS[fact.values.form], minutes: fact.values.minutes });
   }
 }
 
 /** A change that wins so many minutes, in words. */
-export const mendText = (fact: MendFact, sooner: number): string => `${says(fact)}. ${Math.round(sooner)} min sooner.`;
+export const mendText = (fact: MendFact, sooner: number): Text =>
+  say('mend.min-sooner', { says: says(fact), sooner: Math.round(sooner) });

@@ -1,42 +1,43 @@
+import { say, type Text } from '@hervir/language/message';
 import type { Plan } from '../plan/plan';
 import type { Place } from '../stations/stages';
 
-const NAMES: Readonly<Record<string, string>> = {
-  start: 'From the start',
-  'second-run': 'Second run',
-  simmer: 'Open simmer',
-  'off-heat': 'Off the heat',
-  'folded-in': 'Folded in',
-  'flavour-only': 'Flavour only',
+const NAMES: Readonly<Record<string, Text>> = {
+  start: say('place.from-the-start'),
+  'second-run': say('place.second-run'),
+  simmer: say('place.open-simmer'),
+  'off-heat': say('place.off-the-heat'),
+  'folded-in': say('place.folded-in'),
+  'flavour-only': say('place.flavour-only'),
 };
 /** The same, where there is little room. */
-const SHORT: Readonly<Record<string, string>> = {
+const SHORT: Readonly<Record<string, Text>> = {
   ...NAMES,
-  start: 'Start',
-  simmer: 'Simmer',
-  'off-heat': 'Off heat',
-  'flavour-only': 'Flavour',
+  start: say('place.start'),
+  simmer: say('place.simmer'),
+  'off-heat': say('place.off-heat'),
+  'flavour-only': say('place.flavour'),
 };
 /** The same, in the middle of a sentence. */
-const PHRASES: Readonly<Record<string, string>> = {
-  start: 'on top from the start',
-  'flavour-only': 'for flavour only',
-  'second-run': 'in the second run',
-  simmer: 'in the open simmer',
-  'off-heat': 'off the heat',
-  'folded-in': 'cooked apart and folded in',
+const PHRASES: Readonly<Record<string, Text>> = {
+  start: say('place.on-top-from-the-start'),
+  'flavour-only': say('place.for-flavour-only'),
+  'second-run': say('place.in-the-second-run'),
+  simmer: say('place.in-the-open-simmer'),
+  'off-heat': say('place.off-the-heat-2'),
+  'folded-in': say('place.cooked-apart-and-folded-in'),
 };
 const KIND_NAMES = {
-  pressure: 'Pressure',
-  simmer: 'Simmer',
-  'off-heat': 'Off the heat',
-  apart: 'Cooked apart',
+  pressure: say('place.pressure'),
+  simmer: say('place.simmer'),
+  'off-heat': say('place.off-the-heat'),
+  apart: say('place.cooked-apart'),
 } as const;
 const KIND_PHRASES = {
-  pressure: 'in a later run',
-  simmer: 'in a simmer',
-  'off-heat': 'off the heat',
-  apart: 'cooked apart and folded in',
+  pressure: say('place.in-a-later-run'),
+  simmer: say('place.in-a-simmer'),
+  'off-heat': say('place.off-the-heat-2'),
+  apart: say('place.cooked-apart-and-folded-in'),
 } as const;
 
 const ownStage = ({ stages }: Pick<Plan, 'stages'>, place: Place): Plan['stages'][number] | undefined =>
@@ -49,7 +50,7 @@ const ownStage = ({ stages }: Pick<Plan, 'stages'>, place: Place): Plan['stages'
  * @param place `start`, `flavour-only`, or the id of a stage
  * @example placeName({ stages: [] }, 'second-run') // 'Second run'
  */
-export function placeName(plan: Pick<Plan, 'stages'>, place: Place): string {
+export function placeName(plan: Pick<Plan, 'stages'>, place: Place): Text {
   const own = ownStage(plan, place);
   return own?.name ?? NAMES[place] ?? (own ? KIND_NAMES[own.kind] : place);
 }
@@ -61,7 +62,7 @@ export function placeName(plan: Pick<Plan, 'stages'>, place: Place): string {
  * @param place `start`, `flavour-only`, or the id of a stage
  * @example placeShort({ stages: [] }, 'off-heat') // 'Off heat'
  */
-export function placeShort(plan: Pick<Plan, 'stages'>, place: Place): string {
+export function placeShort(plan: Pick<Plan, 'stages'>, place: Place): Text {
   const own = ownStage(plan, place);
   return own?.name ?? SHORT[place] ?? (own ? KIND_NAMES[own.kind] : place);
 }
@@ -73,8 +74,8 @@ export function placeShort(plan: Pick<Plan, 'stages'>, place: Place): string {
  * @param place `start`, `flavour-only`, or the id of a stage
  * @example placePhrase({ stages: [] }, 'simmer') // 'in the open simmer'
  */
-export function placePhrase(plan: Pick<Plan, 'stages'>, place: Place): string {
+export function placePhrase(plan: Pick<Plan, 'stages'>, place: Place): Text {
   const own = ownStage(plan, place);
-  if (own?.name !== undefined) return `in “${own.name}”`;
+  if (own?.name !== undefined) return say('place.in', { name: own.name });
   return PHRASES[place] ?? (own ? KIND_PHRASES[own.kind] : place);
 }

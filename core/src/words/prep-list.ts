@@ -1,10 +1,9 @@
+import { capital, say, type Text } from '@hervir/language/message';
 import { boardOf, type BoardMove } from '../method/board';
 import type { Move, MoveKind } from '../method/moves';
 import { stepsOf, type Method } from '../method/step';
 import type { Plan } from '../plan/plan';
 import { portionsOf, type PortionId } from '../plan/portions';
-import { upperFirst } from '../units/list';
-import type { Printer } from '../units/quantity';
 import { boardSentence } from './board-words';
 import { NO_SAUCE, portionsOfMove, type Told } from './told';
 import { aromaticSteps } from '../stations/aromatics';
@@ -13,7 +12,7 @@ import { aromaticSteps } from '../stations/aromatics';
 export interface PrepStep {
   readonly id: string;
   readonly kind: MoveKind;
-  readonly text: string;
+  readonly text: Text;
   readonly minutes: number;
   /** On the board tonight, or hours before. */
   readonly when: 'ahead' | 'board';
@@ -22,25 +21,24 @@ export interface PrepStep {
 
 /** A bowl, with what goes into the pot in the same moment. */
 export interface Bowl {
-  readonly moment: string;
-  readonly items: readonly { readonly id: PortionId; readonly what: string; readonly grams: number }[];
+  readonly moment: Text;
+  readonly items: readonly { readonly id: PortionId; readonly what: Text; readonly grams: number }[];
 }
 
 /** What a sentence about a plan that is not reckoned yet is made of. */
-function toldOfPlan(plan: Plan, print: Printer): Told {
-  return { plan, portions: portionsOf(plan), print, sizes: new Map(), sauce: NO_SAUCE, caution: () => null };
+function toldOfPlan(plan: Plan): Told {
+  return { plan, portions: portionsOf(plan), sizes: new Map(), sauce: NO_SAUCE, caution: () => null };
 }
 
 /**
  * The prep list in board order: what is done hours ahead, then vegetables, raw meat last.
  *
  * @param plan the plan, every vegetable in its place
- * @param print the cook's units
  * @returns steps with their minutes; the meat's are the last on the board
- * @example prepSteps(plan, printerFor('metric')).filter((step) => step.when === 'board').at(-1)?.meat // true
+ * @example prepSteps(plan).filter((step) => step.when === 'board').at(-1)?.meat // true
  */
-export function prepSteps(plan: Plan, print: Printer): PrepStep[] {
-  const told = toldOfPlan(plan, print);
+export function prepSteps(plan: Plan): PrepStep[] {
+  const told = toldOfPlan(plan);
   const board = boardOf(plan, told.portions);
   const said = (moves: readonly BoardMove[], when: PrepStep['when'], meat: boolean): PrepStep[] =>
     moves.flatMap(({ move, minutes }, i) => {
@@ -55,28 +53,28 @@ export function prepSteps(plan: Plan, print: Printer): PrepStep[] {
   ];
 }
 
-const AFTER = 'After the pressure';
+const AFTER = say('prep-list.after-the-pressure');
 
 /** When a bowl is emptied; null for a move that empties none. */
-function momentOf(plan: Plan, move: Move, opened: boolean, first: boolean): string | null {
+function momentOf(plan: Plan, move: Move, opened: boolean, first: boolean): Text | null {
   switch (move.kind) {
     case 'fry': {
-      if (move.setAside) return 'Sautéed first and set aside';
+      if (move.setAside) return say('prep-list.sauteed-first-and-set-aside');
       const turn = aromaticSteps(plan.aromatics).find(({ id }) => id === move.group);
-      if (turn?.group === 'garlic') return 'Last, half a minute before the liquid';
-      return first ? 'Into the hot fat' : 'Then';
+      if (turn?.group === 'garlic') return say('prep-list.last-half-a-minute-before');
+      return first ? say('prep-list.into-the-hot-fat') : say('prep-list.then');
     }
     case 'put':
       if (opened) return AFTER;
-      if (move.layer === 'stirred-in') return 'Stirred into the liquid';
-      if (move.layer === 'under') return 'Under the meat';
-      return move.layer === 'in' ? 'With the liquid' : 'On top, not stirred';
+      if (move.layer === 'stirred-in') return say('prep-list.stirred-into-the-liquid');
+      if (move.layer === 'under') return say('prep-list.under-the-meat');
+      return move.layer === 'in' ? say('prep-list.with-the-liquid') : say('prep-list.on-top-not-stirred');
     case 'stir-in':
       return AFTER;
     case 'cook-apart':
-      return 'Cooked apart';
+      return say('prep-list.cooked-apart');
     case 'sear':
-      return move.beside.length > 0 ? 'Beside the meat in the first batch' : null;
+      return move.beside.length > 0 ? say('prep-list.beside-the-meat-in-the') : null;
     default:
       return null;
   }
@@ -89,15 +87,15 @@ const BOWLED: ReadonlySet<string> = new Set(['aromatic', 'addition', 'vegetable'
  * Bowls by the moment their contents go into the pot.
  *
  * @param f a forecast, for its plan, portions and method
- * @param print the cook's units
- * @example bowlsOf(forecast(plan), printerFor('metric')).length // 0
+ * @example bowlsOf(forecast(plan)).length // 0
  */
-export function bowlsOf(
-  f: { readonly plan: Plan; readonly method: Method; readonly portions: Told['portions'] },
-  print: Printer,
-): Bowl[] {
-  const told = { ...toldOfPlan(f.plan, print), portions: f.portions };
-  const bowls = new Map<string, { id: PortionId; what: string; grams: number }[]>();
+export function bowlsOf(f: {
+  readonly plan: Plan;
+  readonly method: Method;
+  readonly portions: Told['portions'];
+}): Bowl[] {
+  const told = { ...toldOfPlan(f.plan), portions: f.portions };
+  const bowls = new Map<string, { moment: Text; items: { id: PortionId; what: Text; grams: number }[] }>();
   const emptied = new Set<PortionId>();
   let opened = false;
   let fried = false;
@@ -111,11 +109,12 @@ export function bowlsOf(
       for (const portion of portionsOfMove(told, ids)) {
         if (!BOWLED.has(portion.kind) || emptied.has(portion.id)) continue;
         emptied.add(portion.id);
-        const items = bowls.get(moment) ?? [];
-        items.push({ id: portion.id, what: upperFirst(portion.name), grams: portion.grams ?? 0 });
-        bowls.set(moment, items);
+        const key = JSON.stringify(moment);
+        const bowl = bowls.get(key) ?? { moment, items: [] };
+        bowl.items.push({ id: portion.id, what: capital(portion.name), grams: portion.grams ?? 0 });
+        bowls.set(key, bowl);
       }
     }
   }
-  return [...bowls].map(([moment, items]) => ({ moment, items }));
+  return [...bowls.values()];
 }

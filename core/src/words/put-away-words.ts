@@ -1,71 +1,79 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import type { MoveOf } from '../method/moves';
 import { COOLS } from '../stations/cooling';
 import { OVEN_C, WARM_C } from '../stations/warm-through';
-import type { Printer } from '../units/quantity';
-import { printDuration } from '../units/time';
 
 /** What is done to a braise that is cooked ahead. */
 export type KeptMove = MoveOf<'put-away' | 'ice-bath' | 'into-fridge' | 'lift-fat' | 'warm'>;
 
 /** Something said in a line, and how or why. */
 interface Line {
-  readonly title: string;
-  readonly detail: string;
-  readonly button: string;
+  readonly title: Text;
+  readonly detail: Text;
+  readonly button: Text;
 }
 
 /**
  * A move of putting away or warming, in words.
  *
  * @param move one of them
- * @param print the cook's units
- * @example keptWords({ kind: 'lift-fat', ml: 40 }, printerFor('metric')).title // 'Lift the fat off, about 40 ml: cold, it comes off in one piece'
+ * @example keptWords({ kind: 'lift-fat', ml: 40 }).title // 'Lift the fat off, about 40 ml: cold, it comes off in one piece'
  */
-export function keptWords(move: KeptMove, print: Printer): Line {
-  const cold = (celsius: number): string => print.quantity('temperature', celsius);
+export function keptWords(move: KeptMove): Line {
+  const cold = (celsius: number): Text => quantity('temperature', celsius);
   switch (move.kind) {
     case 'put-away':
       return {
-        title: `${move.cutFirst ? 'Slice the meat 3 cm thick. ' : ''}Into containers, ${print.quantity('length', move.depthCm)} deep, the meat in its sauce`,
+        title: say('put-away.slice-the-meat-3-cm', {
+          cm3: quantity('length', 3),
+          cutFirst: move.cutFirst,
+          depthCm: quantity('length', move.depthCm),
+        }),
         detail: move.cutFirst
-          ? 'Whole, its middle stays warm for too long.'
-          : 'Shallow cools fast; under its sauce the meat stays moist.',
-        button: 'In its containers',
+          ? say('put-away.whole-its-middle-stays-warm')
+          : say('put-away.shallow-cools-fast-under-its'),
+        button: say('put-away.in-its-containers'),
       };
     case 'ice-bath':
       return {
-        title: `The containers into ice water, about ${print.quantity('mass', move.iceKg * 1000)} of ice; stir now and then`,
-        detail: 'Then it does not warm the fridge.',
-        button: 'It is cool',
+        title: say('put-away.the-containers-into-ice-water', { iceKg: quantity('mass', move.iceKg * 1000) }),
+        detail: say('put-away.then-it-does-not-warm'),
+        button: say('put-away.it-is-cool'),
       };
     case 'into-fridge':
       return {
-        title: 'Into the fridge, uncovered until it is cold',
-        detail: `From ${cold(COOLS.fromC)} it is at ${cold(COOLS.firstC)} after ${printDuration(move.minutesTo21)} and at ${cold(COOLS.allC)} after ${printDuration(move.minutesTo5)}.`,
-        button: 'In the fridge',
+        title: say('put-away.into-the-fridge-uncovered-until'),
+        detail: say('put-away.from-it-is-at-after', {
+          cold: cold(COOLS.fromC),
+          cold2: cold(COOLS.firstC),
+          duration: quantity('duration', move.minutesTo21),
+          cold3: cold(COOLS.allC),
+          duration2: quantity('duration', move.minutesTo5),
+        }),
+        button: say('put-away.in-the-fridge'),
       };
     case 'lift-fat':
       return {
-        title: `Lift the fat off, about ${print.quantity('volume', move.ml)}: cold, it comes off in one piece`,
-        detail: 'Keep it for frying.',
-        button: 'The fat is off',
+        title: say('put-away.lift-the-fat-off-about', { ml: quantity('volume', move.ml) }),
+        detail: say('put-away.keep-it-for-frying'),
+        button: say('put-away.the-fat-is-off'),
       };
     case 'warm':
       return {
-        title: `${warmHow(move, cold)} until its middle is at ${cold(WARM_C)}`,
-        detail: 'A thermometer in the thickest piece. Once warmed it is not kept again.',
-        button: `${cold(WARM_C)} in the middle`,
+        title: say('put-away.until-its-middle-is-at', { warmHow: warmHow(move, cold), cold: cold(WARM_C) }),
+        detail: say('put-away.a-thermometer-in-the-thickest'),
+        button: say('put-away.in-the-middle', { cold: cold(WARM_C) }),
       };
   }
 }
 
-function warmHow({ way, pressureMinutes }: MoveOf<'warm'>, cold: (celsius: number) => string): string {
+function warmHow({ way, pressureMinutes }: MoveOf<'warm'>, cold: (celsius: number) => Text): Text {
   switch (way) {
     case 'stove':
-      return 'Warm it in its pot on half heat, and gently once it bubbles, moving it now and then,';
+      return say('put-away.warm-it-in-its-pot');
     case 'oven':
-      return `Covered, into the oven at ${cold(OVEN_C)},`;
+      return say('put-away.covered-into-the-oven-at', { cold: cold(OVEN_C) });
     case 'pressure':
-      return `Lid locked, ${pressureMinutes} min under pressure, then the valve, hands to the side:`;
+      return say('put-away.lid-locked-min-under-pressure', { pressureMinutes: pressureMinutes ?? 0 });
   }
 }

@@ -1,7 +1,7 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import { cutById, cutTitle } from '../larder/cuts';
 import type { Plan } from '../plan/plan';
 import { textureWord, type Doneness, type GrainDoneness } from '../stations/doneness';
-import type { Printer } from '../units/quantity';
 import { inTen } from './odds-words';
 import { placeName, placePhrase } from './place-words';
 
@@ -37,7 +37,7 @@ export type ReasonFact =
   | { readonly code: 'waits-for-steam'; readonly values: { readonly toPin: number; readonly wet: number } }
   | {
       readonly code: 'slower-cut';
-      readonly values: { readonly enough: number; readonly more: number; readonly cut: string };
+      readonly values: { readonly enough: number; readonly more: number; readonly cut: Text };
     }
   | {
       readonly code: 'for-the-odds';
@@ -120,7 +120,7 @@ export type ReasonFact =
   | {
       readonly code: 'plant';
       readonly values: {
-        readonly name: string;
+        readonly name: Text;
         readonly sizeCm: number;
         readonly place: string;
         readonly texture: Doneness | GrainDoneness;
@@ -160,7 +160,7 @@ export type ReasonFact =
         readonly fat: number;
       };
     }
-  | { readonly code: 'ledger-line'; readonly values: { readonly what: string; readonly ml: number } }
+  | { readonly code: 'ledger-line'; readonly values: { readonly what: Text; readonly ml: number } }
   | {
       readonly code: 'middle-is-safe';
       readonly values: { readonly safeC: number; readonly minutes: number; readonly endC: number };
@@ -169,55 +169,73 @@ export type ReasonFact =
 /** What a reason may have to repeat: what is said elsewhere of the same forecast. */
 export interface SaidElsewhere {
   readonly plan: Plan;
-  readonly burn: { readonly text: string; readonly causes: readonly { readonly text: string }[] };
-  readonly finish: { readonly text: string; readonly steps: readonly { readonly text: string }[] };
-  readonly fill: { readonly text: string };
+  readonly burn: { readonly text: Text; readonly causes: readonly { readonly text: Text }[] };
+  readonly finish: { readonly text: Text; readonly steps: readonly { readonly text: Text }[] };
+  readonly fill: { readonly text: Text };
 }
 
-const n = (value: number): string => String(Math.round(value));
-const one = (value: number): string => value.toFixed(1);
-const cooks = (count: number): string => (count === 1 ? 'one cook' : `${count} cooks`);
+const cooks = (count: number): Text => (count === 1 ? say('reason.one-cook') : say('reason.cooks', { count }));
 const percentOff = (factor: number): number => Math.round(Math.abs(factor - 1) * 100);
 
 type Values<C extends ReasonFact['code']> = Extract<ReasonFact, { readonly code: C }>['values'];
 
 /** "three cooks of this cut came out short": what the log has taught, in the figures of this plan. */
-function learntToughness({ gap, short, past, cooks: all, factor }: Values<'learnt-toughness'>): string {
+function learntToughness({ gap, short, past, cooks: all, factor }: Values<'learnt-toughness'>): Text {
   const came =
     short >= past && short > 0
-      ? `${cooks(short)} of this cut came out short`
+      ? say('reason.of-this-cut-came-out', { cooks: cooks(short) })
       : past > 0
-        ? `${cooks(past)} of this cut came out past it`
-        : `${cooks(all)} of this cut came out as wanted`;
+        ? say('reason.of-this-cut-came-out-past', { cooks: cooks(past) })
+        : say('reason.of-this-cut-came-out-as', { cooks: cooks(all) });
   const learnt =
     gap === 0
-      ? 'Learnt from your log'
-      : `${Math.abs(gap)} ${Math.abs(gap) === 1 ? 'minute' : 'minutes'} ${gap > 0 ? 'more' : 'fewer'}, learnt from your log`;
-  if (factor === 1)
-    return `${learnt}: ${came}. On the whole as tough as usual, and its animals are ${gap < 0 ? 'more' : 'less'} alike than usual, from ${cooks(all)}.`;
-  return `${learnt}: ${came}; it is taken to be ${percentOff(factor)} % ${factor > 1 ? 'tougher' : 'more tender'} than usual, from ${cooks(all)}.`;
+      ? say('reason.learnt-from-your-log')
+      : say('reason.learnt-from-your-log-2', { gap: Math.abs(gap), isGap: gap > 0 });
+  if (factor === 1) return say('reason.on-the-whole-as-tough', { learnt, came, gap: gap < 0, cooks: cooks(all) });
+  return say('reason.it-is-taken-to-be', {
+    learnt,
+    came,
+    percentOff: percentOff(factor),
+    factor: factor > 1,
+    cooks: cooks(all),
+  });
 }
 
 /** What the log has taught of a cooker. */
 function learntCooker(
-  what: string,
+  what: Text,
   { cooks: all, factor }: Values<'learnt-heat' | 'learnt-losses'>,
   { cooker }: Plan,
-): string {
-  const name = cooker.name === '' ? 'the cooker' : cooker.name.replace(/^The /, 'the ');
-  return `Learnt from ${all} of your cooks: ${what} ${percentOff(factor)} % ${factor > 1 ? 'more' : 'less'} than reckoned from the plate of ${name}.`;
+): Text {
+  const name = cooker.name === '' ? say('reason.the-cooker') : cooker.name.replace(/^The /, 'the ');
+  return say('reason.learnt-from-of-your-cooks', {
+    all,
+    what,
+    percentOff: percentOff(factor),
+    factor: factor > 1,
+    name,
+  });
 }
 
-function ownMinutes({ gap, proposed }: Values<'own-minutes'>): string {
+function ownMinutes({ gap, proposed }: Values<'own-minutes'>): Text {
   return gap === 0
-    ? 'Your own minutes are what Hervir would propose.'
-    : `Your own minutes: ${Math.abs(gap)} ${gap > 0 ? 'more' : 'fewer'} than the ${proposed} Hervir proposes.`;
+    ? say('reason.your-own-minutes-are-what')
+    : say('reason.your-own-minutes-than-the', { gap: Math.abs(gap), isGap: gap > 0, proposed });
 }
 
-function plant(plan: Plan, values: Values<'plant'>, print: Printer): string {
+function plant(plan: Plan, values: Values<'plant'>): Text {
   const { name, sizeCm, place, texture, wanted, met, cookValue } = values;
-  const size = sizeCm > 0 ? `, cut to ${print.quantity('length', sizeCm)}` : '';
-  return `${name}${size}, ${placePhrase(plan, place)}: ${textureWord(texture)}, ${one(cookValue)} min at ${print.quantity('temperature', 100)} in the mean${met ? '' : `, and not ${textureWord(wanted)}`}.`;
+  const size = sizeCm > 0 ? say('reason.cut-to', { sizeCm: quantity('length', sizeCm) }) : '';
+  return say('reason.min-at-in-the-mean', {
+    name,
+    size,
+    placePhrase: placePhrase(plan, place),
+    textureWord: textureWord(texture),
+    cookValue,
+    temperature: quantity('temperature', 100),
+    met,
+    textureWord2: textureWord(wanted),
+  });
 }
 
 /**
@@ -225,123 +243,227 @@ function plant(plan: Plan, values: Values<'plant'>, print: Printer): string {
  *
  * @param fact code and values
  * @param said the plan, and what is said of it elsewhere
- * @param print the cook's units
  */
-export function reasonText(fact: ReasonFact, said: SaidElsewhere, print: Printer): string {
-  const degrees = (celsius: number): string => print.quantity('temperature', celsius);
-  const volume = (ml: number): string => print.quantity('volume', ml);
-  const length = (cm: number): string => print.quantity('length', cm);
+export function reasonText(fact: ReasonFact, said: SaidElsewhere): Text {
+  const degrees = (celsius: number): Text => quantity('temperature', celsius);
+  const volume = (ml: number): Text => quantity('volume', ml);
+  const length = (cm: number): Text => quantity('length', cm);
   const { plan } = said;
   switch (fact.code) {
     case 'heat-to-the-middle': {
       const { minutes, thicknessCm, fromC, beforeTimer } = fact.values;
-      return `${n(minutes)} min from lid on for the heat to reach the middle of ${length(thicknessCm)} from ${degrees(fromC)}, of which ${n(beforeTimer)} pass before the timer starts.`;
+      return say('reason.min-from-lid-on-for', {
+        minutes: Math.round(minutes),
+        thicknessCm: length(thicknessCm),
+        fromC: degrees(fromC),
+        beforeTimer: Math.round(beforeTimer),
+      });
     }
     case 'middle-lags': {
       const { thicknessCm, middleC, potC } = fact.values;
-      return `The middle of ${length(thicknessCm)} is at ${degrees(middleC)} when the lid comes off; the pot is at ${degrees(potC)}. The outside is done well before the middle.`;
+      return say('reason.the-middle-of-is-at', {
+        thicknessCm: length(thicknessCm),
+        middleC: degrees(middleC),
+        potC: degrees(potC),
+      });
     }
     case 'melting': {
       const { minutes, potC, share, cut } = fact.values;
-      return `${n(minutes)} min at ${degrees(potC)} melt ${n(share * 100)} % of the collagen of ${cutTitle(cutById(cut))} once it is hot; the release counts too.`;
+      return say('reason.min-at-melt-of-the', {
+        minutes: Math.round(minutes),
+        potC: degrees(potC),
+        share: Math.round(share * 100),
+        cut: cutTitle(cutById(cut)),
+      });
     }
     case 'by-altitude': {
       const { altitudeM, rule, less } = fact.values;
-      return `At ${print.quantity('altitude', altitudeM)} the pot works cooler: each minute at pressure cooks ${n(less * 100)} % less than at the sea. The rule of the trade, 5 % for every ${print.quantity('altitude', 304.8)} above ${print.quantity('altitude', 609.6)}, would add ${n(rule * 100)} % to the whole; but coming up, letting down and the heat’s way to the middle do not grow with it.`;
+      return say('reason.at-the-pot-works-cooler', {
+        altitudeM: quantity('altitude', altitudeM),
+        less: Math.round(less * 100),
+        altitude: quantity('altitude', 304.8),
+        altitude2: quantity('altitude', 609.6),
+        rule: Math.round(rule * 100),
+      });
     }
     case 'waits-for-steam': {
       const { toPin, wet } = fact.values;
-      return `The uppermost pieces ${wet > 0.05 ? 'lie only in part' : 'do not lie'} in the liquid: of the ${n(toPin)} min until the pin is up they have little, and they decide. Poured over, all would gain from a slow way up.`;
+      return say('reason.the-uppermost-pieces-lie-only', { wet: wet > 0.05, toPin: Math.round(toPin) });
     }
     case 'slower-cut':
-      return `${fact.values.enough} min would do for this cut; ${fact.values.more} more are for ${fact.values.cut}, which takes longer.`;
+      return say('reason.min-would-do-for-this', {
+        enough: fact.values.enough,
+        more: fact.values.more,
+        cut: fact.values.cut,
+      });
     case 'for-the-odds':
-      return `${fact.values.enough} min would do for the usual animal; ${fact.values.more} more make it ${inTen(fact.values.chance)}, because animals differ by a fifth and thickness is measured badly.`;
+      return say('reason.min-would-do-for-the', {
+        enough: fact.values.enough,
+        more: fact.values.more,
+        odds: inTen(fact.values.chance),
+      });
     case 'own-minutes':
       return ownMinutes(fact.values);
     case 'learnt-toughness':
       return learntToughness(fact.values);
     case 'learnt-heat':
-      return learntCooker('it gives', fact.values, plan);
+      return learntCooker(say('reason.it-gives'), fact.values, plan);
     case 'learnt-losses':
-      return learntCooker('with its lid on it loses', fact.values, plan);
+      return learntCooker(say('reason.with-its-lid-on-it'), fact.values, plan);
     case 'not-sure-enough':
-      return `Even ${n(fact.values.minutes)} min are not sure enough: cut it smaller, or accept a lower chance.`;
+      return say('reason.even-min-are-not-sure', { minutes: Math.round(fact.values.minutes) });
     case 'odds': {
       const { short, at, past, mean, core } = fact.values;
-      return `Not tender enough ${inTen(short)}, as wanted ${inTen(at)}, beyond it ${inTen(past)}. ${n(mean * 100)} % of the collagen has melted on the whole, ${n(core * 100)} % in the middle.`;
+      return say('reason.not-tender-enough-as-wanted', {
+        odds: inTen(short),
+        odds2: inTen(at),
+        odds3: inTen(past),
+        mean: Math.round(mean * 100),
+        core: Math.round(core * 100),
+      });
     }
     case 'working-temperature': {
       const { airKPa, workingC, boilingC } = fact.values;
       const air =
-        plan.kitchen.airKPa === undefined ? ` at ${print.quantity('altitude', plan.kitchen.altitudeM)}` : ', measured';
-      return `${print.quantity('pressure', plan.cooker.gaugeKPa)} above the air outside (${print.quantity('pressure', airKPa)}${air}) is ${degrees(workingC)}; open it boils at ${degrees(boilingC)}.`;
+        plan.kitchen.airKPa === undefined
+          ? say('reason.at', { altitudeM: quantity('altitude', plan.kitchen.altitudeM) })
+          : say('reason.measured');
+      return say('reason.above-the-air-outside-is', {
+        gaugeKPa: quantity('pressure', plan.cooker.gaugeKPa),
+        airKPa: quantity('pressure', airKPa),
+        air,
+        workingC: degrees(workingC),
+        boilingC: degrees(boilingC),
+      });
     }
     case 'to-pressure': {
-      const from = plan.cooker.timerStarts === 'pin' ? 'pin' : 'full pressure';
-      return `Pin up after ${n(fact.values.toPin)} min and full pressure after ${n(fact.values.toPressure)}, from lid on, with ${n(plan.cooker.watts)} W; the minutes count from the ${from}.`;
+      const from = plan.cooker.timerStarts === 'pin' ? 'pin' : say('reason.full-pressure');
+      return say('reason.pin-up-after-min-and', {
+        toPin: Math.round(fact.values.toPin),
+        toPressure: Math.round(fact.values.toPressure),
+        watts: Math.round(plan.cooker.watts),
+        from,
+      });
     }
     case 'valve-at-once':
-      return `The valve is opened at once: ${one(fact.values.minutes)} min. Left alone it would take ${n(fact.values.natural)}.`;
+      return say('reason.the-valve-is-opened-at', {
+        minutes: fact.values.minutes,
+        natural: Math.round(fact.values.natural),
+      });
     case 'by-itself':
-      return `The pin falls by itself after ${n(fact.values.natural)} min; the meat goes on cooking meanwhile.`;
+      return say('reason.the-pin-falls-by-itself', { natural: Math.round(fact.values.natural) });
     case 'then-the-valve':
-      return `${n(plan.release.naturalMinutes)} min left alone, then the valve; by itself it would take ${n(fact.values.natural)}. The meat goes on cooking meanwhile.`;
+      return say('reason.min-left-alone-then-the', {
+        naturalMinutes: Math.round(plan.release.naturalMinutes),
+        natural: Math.round(fact.values.natural),
+      });
     case 'all-in-all': {
       const { total, hands, before, up, under, down } = fact.values;
       // The last part is what is left of the whole minutes shown, so that the parts make up their sum.
       const after = [before, up, under, down].reduce((left, part) => left - Math.round(part), Math.round(total));
-      return `${n(total)} min in all: ${n(before)} until the lid is on, ${n(up)} to come up, ${n(under)} under pressure, ${n(down)} down, ${after} from there to ${plan.cookAhead === undefined ? 'the plate' : 'the fridge'}. Your hands are needed for ${n(hands)} of them.`;
+      return say('reason.min-in-all-until-the', {
+        total: Math.round(total),
+        before: Math.round(before),
+        up: Math.round(up),
+        under: Math.round(under),
+        down: Math.round(down),
+        after,
+        cookAhead: plan.cookAhead === undefined,
+        hands: Math.round(hands),
+      });
     }
     case 'its-day': {
       const { total, hands, warming, fromC, toC } = fact.values;
-      return `${n(total)} min on the day it is eaten: ${n(warming)} of them bring its middle from ${degrees(fromC)} to ${degrees(toC)}. Your hands are needed for ${n(hands)} of them.`;
+      return say('reason.min-on-the-day-it', {
+        total: Math.round(total),
+        warming: Math.round(warming),
+        fromC: degrees(fromC),
+        toC: degrees(toC),
+        hands: Math.round(hands),
+      });
     }
     case 'batches': {
       const { batches, perBatch, coverage, minutes, preheat } = fact.values;
-      return `${batches === 1 ? 'One batch' : `${batches} batches of up to ${perBatch}`}, covering ${n(coverage * 100)} % of the base; ${n(minutes)} min, and ${n(preheat)} before for the base to be hot.`;
+      return say('reason.one-batch-batches-of-up', {
+        batches,
+        perBatch,
+        coverage: Math.round(coverage * 100),
+        minutes: Math.round(minutes),
+        preheat: Math.round(preheat),
+      });
     }
     case 'base':
       return said.burn.text;
     case 'base-cause': {
       const { at, kelvin, liquidC } = fact.values;
-      return `${said.burn.causes[at]?.text ?? ''}: ${print.rise(kelvin)} over the liquid’s ${degrees(liquidC)}.`;
+      return say('reason.over-the-liquids', {
+        text: said.burn.causes[at]?.text ?? '',
+        kelvin: quantity('rise', kelvin),
+        liquidC: degrees(liquidC),
+      });
     }
     case 'fill':
       return said.fill.text;
     case 'sauce':
       return said.finish.text;
     case 'sauce-step':
-      return `${said.finish.steps[fact.values.at]?.text ?? ''}.`;
+      return say('reason.sauce-step', { step: said.finish.steps[fact.values.at]?.text ?? '' });
     case 'plant':
-      return plant(plan, fact.values, print);
+      return plant(plan, fact.values);
     case 'later-run': {
       const { place, up, minutes, down, byItself } = fact.values;
-      return `${placeName(plan, place)}: ${n(up)} min to come up again, ${n(minutes)} under pressure, ${n(down)} ${byItself ? 'to let down by itself' : 'to let down'}.`;
+      return say('reason.min-to-come-up-again', {
+        placeName: placeName(plan, place),
+        up: Math.round(up),
+        minutes: Math.round(minutes),
+        down: Math.round(down),
+        byItself,
+      });
     }
     case 'later-simmer': {
       const { place, up, minutes } = fact.values;
-      return `${placeName(plan, place)}: ${n(up)} min back to the boil, then ${n(minutes)} open.`;
+      return say('reason.min-back-to-the-boil', {
+        placeName: placeName(plan, place),
+        up: Math.round(up),
+        minutes: Math.round(minutes),
+      });
     }
     case 'under-foil': {
       const { minutes, fromC, toC } = fact.values;
-      return `Under foil for ${n(minutes)} min the meat’s middle goes from ${degrees(fromC)} to ${degrees(toC)}: the outside is hotter, so it comes up before it cools.`;
+      return say('reason.under-foil-for-min-the', {
+        minutes: Math.round(minutes),
+        fromC: degrees(fromC),
+        toC: degrees(toC),
+      });
     }
     case 'cooked-weight': {
       const { from, to, portions } = fact.values;
-      return `${print.quantity('mass', from)} to ${print.quantity('mass', to)} of cooked meat: ${n(portions)} servings at the usual amount.`;
+      return say('reason.to-of-cooked-meat-servings', {
+        from: quantity('mass', from),
+        to: quantity('mass', to),
+        portions: Math.round(portions),
+      });
     }
     case 'free-liquid': {
       const { start, minimum, end, fat } = fact.values;
-      return `${volume(start)} of free liquid when the lid goes on (the pot wants ${volume(minimum)}), ${volume(end)} when it comes off, and ${volume(fat)} of fat on it.`;
+      return say('reason.of-free-liquid-when-the', {
+        start: volume(start),
+        minimum: volume(minimum),
+        end: volume(end),
+        fat: volume(fat),
+      });
     }
     case 'ledger-line': {
       const { what, ml } = fact.values;
-      return `${ml > 0 ? '+' : '−'}${volume(Math.abs(ml))} ${what}.`;
+      return say('reason.ledger-line', { comes: ml > 0, volume: volume(Math.abs(ml)), what });
     }
     case 'middle-is-safe': {
       const { safeC, minutes, endC } = fact.values;
-      return `The middle passes ${degrees(safeC)} ${n(minutes)} min after the lid goes on, and ends at ${degrees(endC)}.`;
+      return say('reason.the-middle-passes-min-after', {
+        safeC: degrees(safeC),
+        minutes: Math.round(minutes),
+        endC: degrees(endC),
+      });
     }
   }
 }

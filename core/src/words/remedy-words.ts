@@ -1,6 +1,6 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import { liquidWord } from '../larder/liquids';
 import type { Plan } from '../plan/plan';
-import type { Printer } from '../units/quantity';
 
 /** What mends something: a code, what it needs to be said, and the change of the plan that pressing it makes. */
 export type RemedyFact = RemedyCode & { readonly change: Partial<Plan> | null };
@@ -37,51 +37,60 @@ type RemedyCode =
   | { readonly code: 'batches'; readonly values: { readonly batches: number } };
 
 /** A remedy as it can be read and pressed. */
-export type Remedy = RemedyFact & { readonly text: string };
+export type Remedy = RemedyFact & { readonly text: Text };
 
-const PLAIN: Readonly<Record<Plain, string>> = {
-  scrape: 'Scrape the base clean as it bubbles',
-  'sear-in-pan': 'Sear in a pan',
-  'sear-in-wide-pan': 'Sear in a wide pan',
-  'sear-in-pan-and-throw': 'Sear in a pan and throw away what sticks',
-  'no-sugar': 'Leave the sugar out of the rub',
-  rack: 'Stand the meat on a rack',
-  'level-grain': 'Level the grain on top and do not stir',
-  'medium-flame': 'Bring it up on a medium flame',
-  nothing: 'Nothing to mend: this is a clean base at its heat',
-  'cut-in-two': 'Cut it in two',
-  'pat-dry': 'Pat it dry, twice',
-  'salt-late': 'Salt at the last moment',
-  'salt-early': 'Salt an hour ahead',
+const PLAIN: Readonly<Record<Plain, Text>> = {
+  scrape: say('remedy.scrape-the-base-clean-as'),
+  'sear-in-pan': say('remedy.sear-in-a-pan'),
+  'sear-in-wide-pan': say('remedy.sear-in-a-wide-pan'),
+  'sear-in-pan-and-throw': say('remedy.sear-in-a-pan-and'),
+  'no-sugar': say('remedy.leave-the-sugar-out-of'),
+  rack: say('remedy.stand-the-meat-on-a'),
+  'level-grain': say('remedy.level-the-grain-on-top'),
+  'medium-flame': say('remedy.bring-it-up-on-a'),
+  nothing: say('remedy.nothing-to-mend-this-is'),
+  'cut-in-two': say('remedy.cut-it-in-two'),
+  'pat-dry': say('remedy.pat-it-dry-twice'),
+  'salt-late': say('remedy.salt-at-the-last-moment'),
+  'salt-early': say('remedy.salt-an-hour-ahead'),
 };
 
-function textOf(fact: RemedyFact, print: Printer): string {
-  const volume = (ml: number): string => print.quantity('volume', ml);
+function textOf(fact: RemedyFact): Text {
+  const volume = (ml: number): Text => quantity('volume', ml);
   switch (fact.code) {
     case 'deglaze':
-      return `Deglaze with ${volume(fact.values.ml)} of ${liquidWord(fact.values.liquid)} and scrape the base clean`;
+      return say('remedy.deglaze-with-of-and-scrape', {
+        ml: volume(fact.values.ml),
+        liquidWord: liquidWord(fact.values.liquid),
+      });
     case 'keep-for-after':
-      return `Keep the ${liquidWord(fact.values.ingredient)} for after pressure`;
+      return say('remedy.keep-the-for-after-pressure', { liquidWord: liquidWord(fact.values.ingredient) });
     case 'lay-on-top':
-      return `Lay the ${liquidWord(fact.values.ingredient)} on top and do not stir`;
+      return say('remedy.lay-the-on-top-and', { liquidWord: liquidWord(fact.values.ingredient) });
     case 'pour-on-top':
-      return `Pour the ${liquidWord(fact.values.ingredient)} on top and do not stir`;
+      return say('remedy.pour-the-on-top-and', { liquidWord: liquidWord(fact.values.ingredient) });
     case 'pour-more':
-      return `Pour ${volume(fact.values.ml)} more`;
+      return say('remedy.pour-more', { ml: volume(fact.values.ml) });
     case 'pour-less':
-      return `Pour ${volume(fact.values.ml)} less`;
+      return say('remedy.pour-less', { ml: volume(fact.values.ml) });
     case 'broth-out':
-      return `Take ${volume(fact.values.ml)} of broth out first`;
+      return say('remedy.take-of-broth-out-first', { ml: volume(fact.values.ml) });
     case 'less-broth-out':
-      return `Take ${volume(fact.values.ml)} of broth out, not ${volume(fact.values.insteadOfMl)}`;
+      return say('remedy.take-of-broth-out-not', {
+        ml: volume(fact.values.ml),
+        insteadOfMl: volume(fact.values.insteadOfMl),
+      });
     case 'pour-before-lid':
-      return `Pour ${volume(fact.values.ml)} of hot stock before this lid`;
+      return say('remedy.pour-of-hot-stock-before', { ml: volume(fact.values.ml) });
     case 'runs':
-      return `Cook it in ${fact.values.runs} runs: this one with ${print.quantity('mass', fact.values.grams)} of meat`;
+      return say('remedy.cook-it-in-runs-this', {
+        runs: fact.values.runs,
+        grams: quantity('mass', fact.values.grams),
+      });
     case 'larger-pot':
-      return `A pot of ${print.litres(fact.values.litres)} would hold it`;
+      return say('remedy.a-pot-of-would-hold', { litres: quantity('litres', fact.values.litres) });
     case 'batches':
-      return `Sear in ${fact.values.batches} batches`;
+      return say('remedy.sear-in-batches', { batches: fact.values.batches });
     default:
       return PLAIN[fact.code];
   }
@@ -91,6 +100,5 @@ function textOf(fact: RemedyFact, print: Printer): string {
  * A remedy with its words.
  *
  * @param fact code, values and change
- * @param print the cook's units
  */
-export const remedyInWords = (fact: RemedyFact, print: Printer): Remedy => ({ ...fact, text: textOf(fact, print) });
+export const remedyInWords = (fact: RemedyFact): Remedy => ({ ...fact, text: textOf(fact) });

@@ -1,119 +1,115 @@
+import { bySystem, capital, listing, quantity, say, type Text } from '@hervir/language/message';
 import { liquidById } from '../larder/liquids';
 import { thickenerById } from '../larder/thickeners';
 import type { Move } from '../method/moves';
 import type { Plan } from '../plan/plan';
-import { listed, upperFirst } from '../units/list';
 import { cutList, measuredList, named, portionsOfMove, theMeat, type Told } from './told';
 
-/** Grams, with spoons beside them for who measures so. */
-function spoons(grams: number, gramsATablespoon: number): string {
-  const halves = Math.max(1, Math.round((grams / gramsATablespoon) * 2)) / 2;
-  const whole = Math.floor(halves);
-  return `${whole > 0 ? whole : ''}${halves % 1 === 0 ? '' : '½'} tbsp`;
-}
+/** Spoons to the half, for who measures so. */
+const spoons = (grams: number, gramsATablespoon: number): Text =>
+  quantity('tablespoons', Math.max(1, Math.round((grams / gramsATablespoon) * 2)) / 2);
 
 /** What is fished out, by name: spent vegetables, bones. */
-export function fishedNames(told: Told, move: Extract<Move, { kind: 'fish-out' }>): string[] {
+export function fishedNames(told: Told, move: Extract<Move, { kind: 'fish-out' }>): Text[] {
   const names = portionsOfMove(told, move.portions).map(({ kind, name }) =>
-    kind === 'vegetable' ? `spent ${name}` : name,
+    kind === 'vegetable' ? say('sauce.spent', { name }) : name,
   );
-  return move.bones ? [...names, 'bones'] : names;
+  return move.bones ? [...names, say('sauce.bones')] : names;
 }
 
 /** "8 g of cornstarch (1 tbsp)". */
-function starchWords(
-  { print }: Told,
-  thickener: Plan['finish']['thickener'],
-  grams: number,
-): { amount: string; how: string } {
+function starchWords(thickener: Plan['finish']['thickener'], grams: number): { amount: Text; how: Text } {
   if (thickener === 'none') return { amount: '', how: '' };
   const { name, gramsATablespoon, how } = thickenerById(thickener);
   const spooned = spoons(grams, gramsATablespoon);
-  const amount = print.system === 'metric' ? `${Math.round(grams)} g of ${name} (${spooned})` : `${spooned} of ${name}`;
+  const amount = bySystem(
+    say('sauce.g-of', { grams: Math.round(grams), name, spooned }),
+    say('sauce.of', { spooned, name }),
+  );
   return { amount, how };
 }
 
 const THEN = {
-  kept: 'keep it: broth for later',
-  thrown: 'throw it away',
-  'poured-over': 'keep it hot, to pour over',
-  'put-back': 'keep it',
+  kept: say('sauce.keep-it-broth-for-later'),
+  thrown: say('sauce.throw-it-away'),
+  'poured-over': say('sauce.keep-it-hot-to-pour'),
+  'put-back': say('sauce.keep-it'),
 } as const;
 
 /** The sentence of a move that finishes the sauce; null for a move that does not. */
-export function sauceSentence(told: Told, move: Move): string | null {
-  const { plan, print } = told;
-  const volume = (ml: number): string => print.quantity('volume', ml);
+export function sauceSentence(told: Told, move: Move): Text | null {
+  const { plan } = told;
+  const volume = (ml: number): Text => quantity('volume', ml);
   switch (move.kind) {
     case 'lift':
       return move.to === 'foil'
-        ? `Lift ${theMeat(told, move.portions)} out, under foil`
-        : 'Lift the vegetables out onto the dish: left in the hot sauce they go on softening';
+        ? say('sauce.lift-out-under-foil', { theMeat: theMeat(told, move.portions) })
+        : say('sauce.lift-the-vegetables-out-onto');
     case 'fish-out':
-      return `Fish out ${listed(fishedNames(told, move))}`;
+      return say('sauce.fish-out', { list: listing(fishedNames(told, move)) });
     case 'stir-down':
-      return `Stir what lay on top into the sauce: ${named(told, move.portions)}`;
+      return say('sauce.stir-what-lay-on-top', { named: named(told, move.portions) });
     case 'ladle':
-      return `Ladle ${volume(move.ml)} out and ${THEN[move.then]}`;
+      return say('sauce.ladle-out-and', { ml: volume(move.ml), then: THEN[move.then] });
     case 'skim':
-      return `Take the fat off with a spoon or a separator, about ${volume(move.ml)}; keep it for frying`;
+      return say('sauce.take-the-fat-off-with', { ml: volume(move.ml) });
     case 'strain':
       return strainSentence(told, move);
     case 'blend':
-      return 'Blend the soft vegetables in: half full at most, lid vented, a cloth over it';
+      return say('sauce.blend-the-soft-vegetables-in');
     case 'reduce':
-      return `Bring it to the boil on full sauté, lid off, and reduce ${move.minutes} min to ${volume(move.toMl)}${move.meatIn ? '; the meat stays in it' : ''}`;
+      return say('sauce.bring-it-to-the-boil', { minutes: move.minutes, toMl: volume(move.toMl), meatIn: move.meatIn });
     case 'thicken': {
-      const { amount, how } = starchWords(told, plan.finish.thickener, move.grams);
-      return `Stir ${amount} into ${volume(move.waterMl)} of cold water, pour it in and stir; ${how}`;
+      const { amount, how } = starchWords(plan.finish.thickener, move.grams);
+      return say('sauce.stir-into-of-cold-water', { amount, waterMl: volume(move.waterMl), how });
     }
     case 'stir-in':
       return stirInSentence(told, move);
     case 'fold-in':
-      return `Fold in ${named(told, move.portions)}`;
+      return say('sauce.fold-in', { named: named(told, move.portions) });
     case 'put':
-      return `Off the heat, ${cutList(told, move.portions)} in`;
+      return say('sauce.off-the-heat-in', { cutList: cutList(told, move.portions) });
     case 'put-back':
       return backSentence(told, move);
     case 'pull':
-      return 'Pull the meat with two forks on a separate plate';
+      return say('sauce.pull-the-meat-with-two');
     case 'crisp':
-      return 'Crisp the shreds under the grill, spread out on a tray';
+      return say('sauce.crisp-the-shreds-under-the');
     case 'rest':
-      return `Rest ${Math.round(move.minutes)} min: it thickens as it cools`;
+      return say('sauce.rest-min-it-thickens-as', { minutes: Math.round(move.minutes) });
     case 'season':
-      return 'Fresh herbs and acid now; salt last, by taste';
+      return say('sauce.fresh-herbs-and-acid-now');
     default:
       return null;
   }
 }
 
-function strainSentence(told: Told, { solids, portions }: Extract<Move, { kind: 'strain' }>): string {
-  const what = portions.length > 0 ? named(told, portions) : 'what the sieve holds';
+function strainSentence(told: Told, { solids, portions }: Extract<Move, { kind: 'strain' }>): Text {
+  const what = portions.length > 0 ? named(told, portions) : say('sauce.what-the-sieve-holds');
   switch (solids) {
     case 'thrown':
-      return portions.length > 0 ? `Strain it; ${what}: thrown away, their work is done` : 'Strain it';
+      return portions.length > 0 ? say('sauce.strain-it-thrown-away-their', { what }) : say('sauce.strain-it');
     case 'kept':
-      return `Strain it; keep ${what} beside it`;
+      return say('sauce.strain-it-keep-beside-it', { what });
     case 'put-back':
-      return `Strain it; ${what}: kept warm, back in at the end`;
+      return say('sauce.strain-it-kept-warm-back', { what });
   }
 }
 
-function stirInSentence(told: Told, { portions, cooked }: Extract<Move, { kind: 'stir-in' }>): string {
+function stirInSentence(told: Told, { portions, cooked }: Extract<Move, { kind: 'stir-in' }>): Text {
   const what = measuredList(told, portions);
   // Dry into hot sauce it makes lumps, and raw it tastes of flour. Common practice.
-  if (cooked) return `Whisk ${what} smooth with cold water, stir it in; simmer 5 min, until the raw taste is gone`;
+  if (cooked) return say('sauce.whisk-smooth-with-cold-water', { what });
   const dairy = portionsOfMove(told, portions).some(
     ({ kind, food }) => kind === 'addition' && food !== null && liquidById(food).kind === 'dairy',
   );
-  return `${dairy ? 'Off the heat, stir in' : 'Stir in'} ${what}`;
+  return dairy ? say('sauce.off-the-heat-stir-in', { what }) : say('sauce.stir-in', { what });
 }
 
-function backSentence(told: Told, { portions }: Extract<Move, { kind: 'put-back' }>): string {
+function backSentence(told: Told, { portions }: Extract<Move, { kind: 'put-back' }>): Text {
   const found = portionsOfMove(told, portions);
   if (found.every(({ kind }) => kind === 'meat')) {
-    return `${upperFirst(theMeat(told, portions))} back into the sauce, to warm through`;
+    return say('sauce.back-into-the-sauce-to', { theMeat: capital(theMeat(told, portions)) });
   }
-  return `${named(told, portions)} back into the sauce`;
+  return say('sauce.back-into-the-sauce', { named: named(told, portions) });
 }

@@ -1,4 +1,4 @@
-import type { Printer } from '../units/quantity';
+import { quantity, say, type Text } from '@hervir/language/message';
 
 /** Something that goes wrong before the lid is on. */
 export type SearTroubleFact =
@@ -9,24 +9,29 @@ export type SearTroubleFact =
   | { readonly id: 'timed'; readonly values: { readonly endsAfter: number; readonly needed: number } };
 
 const WET = {
-  salt: 'Salted between 4 and 40 minutes ahead, the meat is wet just when it meets the base: it steams before it browns',
-  marinade: 'A marinade leaves the face wet: pat it dry, or it will not brown',
+  salt: say('sear.salted-between-4-and-40'),
+  marinade: say('sear.a-marinade-leaves-the-face'),
 } as const;
 
 /** What goes wrong while it sears. */
-export function searTroubleText(fact: SearTroubleFact, print: Printer): string {
+export function searTroubleText(fact: SearTroubleFact): Text {
   switch (fact.id) {
     case 'wider':
-      return `The piece is longer than the base, ${print.quantity('length', fact.values.baseDiameterCm)} across: it does not lie flat, and browns only in part`;
+      return say('sear.the-piece-is-longer-than', {
+        baseDiameterCm: quantity('length', fact.values.baseDiameterCm),
+      });
     case 'steams':
-      return `It steams: ${Math.round(fact.values.coverage * 100)} % of the base is covered, and meat browns under 55 %`;
+      return say('sear.it-steams-of-the-base', { coverage: Math.round(fact.values.coverage * 100) });
     case 'sugar':
-      return 'Sugar in the rub burns on the base and turns the sauce bitter';
+      return say('sear.sugar-in-the-rub-burns');
     case 'wet':
       return WET[fact.values.by];
     case 'timed':
-      return `This pot ends its sauté by itself after ${Math.round(fact.values.endsAfter)} min, and ${Math.round(fact.values.needed)} are needed: start it again when it stops`;
+      return say('sear.this-pot-ends-its-saute', {
+        endsAfter: Math.round(fact.values.endsAfter),
+        needed: Math.round(fact.values.needed),
+      });
     case 'weak':
-      return 'A weak sauté: it takes a third longer, and the base needs its minute between batches';
+      return say('sear.a-weak-saute-it-takes');
   }
 }

@@ -1,10 +1,10 @@
+import { capital, joined, quantity, say, type Text } from '@hervir/language/message';
 import { isPulled } from '../plan/plan';
 import type { Alarm, GuideStep, SectionId } from '../clock/guide-step';
 import { cutById } from '../larder/cuts';
 import { moveOf, type Move, type MoveOf } from '../method/moves';
 import type { Block, Step } from '../method/step';
 import { aromaticSteps } from '../stations/aromatics';
-import { upperFirst } from '../units/list';
 import { boardSentence } from './board-words';
 import { keptWords, type KeptMove } from './put-away-words';
 import { fillWords, loadWords } from './load-words';
@@ -33,8 +33,8 @@ const REST: Omit<StepWords, 'section' | 'title' | 'button' | 'done'> = {
 };
 
 /** What is said where a braise that is in time may wait. */
-export const spareSentence = (minutes: number): string =>
-  `If nothing came late there are ${Math.round(minutes)} min to spare: it may wait so long under its lid, off the heat.`;
+export const spareSentence = (minutes: number): Text =>
+  say('step.if-nothing-came-late-there', { minutes: Math.round(minutes) });
 
 /** Waits with a countdown. */
 const waits = (alarm: Alarm): Pick<StepWords, 'counts' | 'handsOn' | 'alarm'> => ({
@@ -44,9 +44,9 @@ const waits = (alarm: Alarm): Pick<StepWords, 'counts' | 'handsOn' | 'alarm'> =>
 });
 
 /** One for all lids: kept here so that every lock reads alike. */
-const LOCK = 'Wipe the rim, seat the gasket, lock the lid';
-const HANDS = 'Hands and face away from the valve; a spoon handle turns it.';
-const FACE_HOW = 'Turn when it lets go by itself; if it sticks, it is not ready.';
+const LOCK = say('step.wipe-the-rim-seat-the');
+const HANDS = say('step.hands-and-face-away-from');
+const FACE_HOW = say('step.turn-when-it-lets-go');
 
 /** Whose minutes a step has, and where in its block it stands. */
 interface Place {
@@ -101,16 +101,16 @@ function draftOf(place: Place, move: Move): Draft {
     case 'heat':
       return {
         section: 'heat',
-        title: isStovetop(told) ? 'Burner on high under the empty pot' : 'Sauté on its highest, the pot empty',
-        detail: 'It heats while you dry the meat.',
-        button: 'It is on',
+        title: isStovetop(told) ? say('step.burner-on-high-under-the') : say('step.saute-on-its-highest-the'),
+        detail: say('step.it-heats-while-you-dry'),
+        button: say('step.it-is-on'),
         done: 'stepDone',
       };
     case 'wait-hot':
       return {
         section: 'heat',
-        title: `Wait until a scrap of vegetable sizzles, then ${fatWords(told, move)}`,
-        button: 'It sizzles',
+        title: say('step.wait-until-a-scrap-of', { fatWords: fatWords(told, move) }),
+        button: say('step.it-sizzles'),
         done: 'stepDone',
         ...waits('turn'),
         runsFrom: 'heat-on',
@@ -120,8 +120,8 @@ function draftOf(place: Place, move: Move): Draft {
     case 'recover':
       return {
         section: 'sear',
-        title: 'Let the base come back to heat, a little oil',
-        button: 'It sizzles again',
+        title: say('step.let-the-base-come-back'),
+        button: say('step.it-sizzles-again'),
         done: 'stepDone',
         counts: true,
         alarm: 'turn',
@@ -129,9 +129,9 @@ function draftOf(place: Place, move: Move): Draft {
     case 'cut-seared':
       return {
         section: 'load',
-        title: `Cut ${theCut(told, move.portion)} now, on the meat board`,
-        detail: 'Its juices go in with it.',
-        button: 'It is cut',
+        title: say('step.cut-now-on-the-meat', { theCut: theCut(told, move.portion) }),
+        detail: say('step.its-juices-go-in-with'),
+        button: say('step.it-is-cut'),
         done: 'stepDone',
         caution: told.caution('board-order'),
       };
@@ -140,17 +140,19 @@ function draftOf(place: Place, move: Move): Draft {
     case 'flour':
       return {
         section: 'load',
-        title: `Strew ${measured(told, portionsOfMove(told, [move.portion])[0] ?? NOTHING)} over the meat and stir`,
-        detail: 'No white left to see; it thickens the liquid, and the base gets hotter for it.',
-        button: 'No white left',
+        title: say('step.strew-over-the-meat-and', {
+          measured: measured(portionsOfMove(told, [move.portion])[0] ?? NOTHING),
+        }),
+        detail: say('step.no-white-left-to-see'),
+        button: say('step.no-white-left'),
         done: 'stepDone',
       };
     case 'boil-marinade':
       return {
         section: 'deglaze',
-        title: 'Pour the marinade into the hot pot and boil it',
-        detail: 'It held raw meat: it boils hard before anything else goes in.',
-        button: 'It has boiled',
+        title: say('step.pour-the-marinade-into-the'),
+        detail: say('step.it-held-raw-meat-it'),
+        button: say('step.it-has-boiled'),
         done: 'stepDone',
         counts: true,
         alarm: 'turn',
@@ -161,8 +163,8 @@ function draftOf(place: Place, move: Move): Draft {
     case 'heat-off':
       return {
         section: 'load',
-        title: isStovetop(told) ? 'Heat off' : 'Sauté off: press cancel',
-        button: isStovetop(told) ? 'Heat is off' : 'Sauté is off',
+        title: isStovetop(told) ? say('step.heat-off') : say('step.saute-off-press-cancel'),
+        button: isStovetop(told) ? say('step.heat-is-off') : say('step.saute-is-off'),
         done: 'sauteOff',
       };
     case 'rack':
@@ -178,7 +180,7 @@ function draftOf(place: Place, move: Move): Draft {
         section: 'load',
         run: move.run,
         title: LOCK,
-        button: 'Lid is locked',
+        button: say('step.lid-is-locked'),
         done: 'lidLocked',
         caution: told.caution('check-gasket'),
       };
@@ -192,8 +194,8 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'pressure'),
         run: move.run,
-        title: isStovetop(told) ? 'Heat down until it only hisses, and stay near' : 'Under pressure. Leave it alone.',
-        button: isStovetop(told) ? 'Heat is off' : 'It has ended',
+        title: isStovetop(told) ? say('step.heat-down-until-it-only') : say('step.under-pressure-leave-it-alone'),
+        button: isStovetop(told) ? say('step.heat-is-off') : say('step.it-has-ended'),
         done: 'heaterOff',
         ...waits(isStovetop(told) ? 'danger' : 'turn'),
         endsByItself: !isStovetop(told),
@@ -204,11 +206,9 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'letting-down'),
         run: move.run,
-        title: isStovetop(told)
-          ? 'Lift it off the burner, and open the valve, hands to the side'
-          : 'Open the valve, hands to the side',
+        title: isStovetop(told) ? say('step.lift-it-off-the-burner') : say('step.open-the-valve-hands-to'),
         detail: HANDS,
-        button: 'Valve opened',
+        button: say('step.valve-opened'),
         done: 'ventOpened',
         alarm: 'turn',
         caution: told.caution('quick-foams', move.run) ?? told.caution('lid-steam'),
@@ -217,9 +217,9 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'letting-down'),
         run: move.run,
-        title: 'It vents. Wait until the pin has fallen',
-        detail: 'The lid stays shut until then.',
-        button: 'Pin is down',
+        title: say('step.it-vents-wait-until-the'),
+        detail: say('step.the-lid-stays-shut-until'),
+        button: say('step.pin-is-down'),
         done: 'pinDown',
         ...waits('turn'),
       };
@@ -227,9 +227,9 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'check'),
         run: move.run,
-        title: 'Lid off, tilted away from your face',
-        detail: move.run === 1 ? 'If it does not turn, the pin is not down: never force it.' : '',
-        button: 'Lid is off',
+        title: say('step.lid-off-tilted-away-from'),
+        detail: move.run === 1 ? say('step.if-it-does-not-turn') : '',
+        button: say('step.lid-is-off'),
         done: 'lidOpened',
         caution: told.caution('lid-steam'),
       };
@@ -239,47 +239,45 @@ function draftOf(place: Place, move: Move): Draft {
         run: move.run,
         title:
           told.plan.otherMeats.length === 0
-            ? 'Try a piece. What is it like?'
-            : `Try a piece of ${named(told, move.portions)}. What is it like?`,
-        detail: `A fork in the thickest piece, and turn it.${told.plan.cookAhead === undefined ? '' : ' It goes on melting as it cools and is warmed: a little firm is right.'}`,
-        button: 'It will do',
+            ? say('step.try-a-piece-what-is')
+            : say('step.try-a-piece-of-what', { named: named(told, move.portions) }),
+        detail: say('step.a-fork-in-the-thickest', { cookAhead: told.plan.cookAhead === undefined }),
+        button: say('step.it-will-do'),
         done: 'checked',
         caution: told.caution('raw-middle') ?? told.caution('stopped-cook'),
       };
     case 'clear':
       return {
         section: 'load',
-        title: 'Let it down, lift the meat out, scrape the base clean, all back in with more liquid',
-        detail: 'Partly cooked meat is never put aside: go on at once.',
-        button: 'Clean, and all back in',
+        title: say('step.let-it-down-lift-the'),
+        detail: say('step.partly-cooked-meat-is-never'),
+        button: say('step.clean-and-all-back-in'),
         done: 'stepDone',
         caution: told.caution('lid-steam'),
       };
     case 'without-power':
       return {
         section: 'coming-up',
-        title: 'The power is gone: leave the lid shut',
-        detail:
-          'Shut, it stays hot for a good while and goes on cooking a little. Partly cooked meat is never put aside.',
-        button: 'Power is back, begun again',
+        title: say('step.the-power-is-gone-leave'),
+        detail: say('step.shut-it-stays-hot-for'),
+        button: say('step.power-is-back-begun-again'),
         done: 'stepDone',
         caution: told.caution('stopped-cook'),
       };
     case 'see-to':
       return {
         section: 'load',
-        title:
-          'Heat off. When it is quiet, lid off: gasket, rim, valve and liquid put right; lid on, valve closed, begin again',
-        detail: 'A gasket that does not sit and an open valve are the commonest; under the minimum, pour more.',
-        button: 'Put right, begun again',
+        title: say('step.heat-off-when-it-is'),
+        detail: say('step.a-gasket-that-does-not'),
+        button: say('step.put-right-begun-again'),
         done: 'stepDone',
         caution: told.caution('lid-steam'),
       };
     case 'boil':
       return {
         section: 'simmer',
-        title: `Bring it back to the boil${place.moves.some((one) => one.kind === 'heat-off') ? ', and take the heat off' : ''}`,
-        button: 'It boils',
+        title: say('step.bring-it-back-to-the', { some: place.moves.some((one) => one.kind === 'heat-off') }),
+        button: say('step.it-boils'),
         done: 'stepDone',
         ...waits('turn'),
       };
@@ -287,7 +285,7 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: 'simmer',
         title: simmerTitle(place, move),
-        button: move.goesOn === true ? 'Simmered so far' : 'They are done',
+        button: move.goesOn === true ? say('step.simmered-so-far') : say('step.they-are-done'),
         done: 'stepDone',
         ...waits('turn'),
       };
@@ -317,11 +315,11 @@ function draftOf(place: Place, move: Move): Draft {
     case 'cook-apart':
     case 'side':
       // Beside the main work: told by its track.
-      return { section: 'sauce', title: step.id, button: 'Done', done: 'stepDone' };
+      return { section: 'sauce', title: step.id, button: say('step.done'), done: 'stepDone' };
   }
 }
 
-const NOTHING = { name: '', grams: null, ml: null } as Parameters<typeof measured>[1];
+const NOTHING = { name: '', grams: null, ml: null } as Parameters<typeof measured>[0];
 
 function board({ told, block, moves }: Place): Draft {
   const meat = block?.work.kind === 'board' && block.work.board === 'meat';
@@ -334,8 +332,8 @@ function board({ told, block, moves }: Place): Draft {
   return {
     section: 'board',
     title: first ?? '',
-    detail: [...more, ...(meat ? [] : ['Into bowls, by when they go in'])].join('. '),
-    button: meat ? 'The meat is ready' : 'In their bowls',
+    detail: textsOrNothing([...more, ...(meat ? [] : [say('step.into-bowls-by-when-they')])], '. '),
+    button: meat ? say('step.the-meat-is-ready') : say('step.in-their-bowls'),
     done: 'stepDone',
     caution: meat
       ? (raw ?? frozen ?? told.caution('sugar-rub') ?? told.caution('board-order'))
@@ -343,32 +341,38 @@ function board({ told, block, moves }: Place): Draft {
   };
 }
 
-const fatWords = (told: Told, { fat }: MoveOf<'wait-hot'>): string => {
+const fatWords = (told: Told, { fat }: MoveOf<'wait-hot'>): Text => {
   const ml = fat === null ? null : (portionsOfMove(told, [fat])[0]?.ml ?? null);
-  return ml === null ? 'oil' : `${told.print.quantity('volume', ml)} of fat`;
+  return ml === null ? say('step.oil') : say('step.of-fat', { ml: quantity('volume', ml) });
 };
 
 function sear(told: Told, move: MoveOf<'sear'>): Draft {
   const { batch, batches, pieces, face, faces, stirred, where, beside } = move;
   const last = face === faces;
-  const which = batches > 1 ? `Batch ${batch} of ${batches}: ` : '';
-  const cut = told.plan.otherMeats.length > 0 ? ` of ${cutName(told, move.portion)}` : '';
-  const count = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${cut}`;
-  const apart = pieces > 1 && !stirred ? ', none touching' : '';
-  const them = pieces === 1 ? 'it' : 'them';
-  const bones = beside.length > 0 ? `${upperFirst(named(told, beside))} beside it. ` : '';
+  const severalCuts = told.plan.otherMeats.length > 0;
   return {
     section: 'sear',
     title:
       face === 1
-        ? `${which}${count} in${where === 'pan' ? ' the pan' : ''}${apart}. ${bones}${stirred ? 'Stir until the edges lose their colour.' : `Leave ${them} alone.`}`
-        : `${which}${which === '' ? 'Side' : 'side'} ${face} of ${faces}. Leave ${them} alone.`,
-    detail: stirred
-      ? 'They are not to brown, only to lose their rawness.'
-      : last
-        ? 'Keep the plate’s juices.'
-        : FACE_HOW,
-    button: last ? (stirred ? 'No red left: out' : 'Brown: onto the plate') : 'It lets go: turned',
+        ? say('step.sear-in', {
+            batch,
+            batches,
+            pieces,
+            named: severalCuts,
+            cutName: severalCuts ? cutName(told, move.portion) : '',
+            pan: where === 'pan',
+            apart: pieces > 1 && !stirred,
+            beside: beside.length > 0,
+            bones: capital(named(told, beside)),
+            stirred,
+          })
+        : say('step.sear-face', { batch, batches, pieces, face, faces }),
+    detail: stirred ? say('step.they-are-not-to-brown') : last ? say('step.keep-the-plates-juices') : FACE_HOW,
+    button: last
+      ? stirred
+        ? say('step.no-red-left-out')
+        : say('step.brown-onto-the-plate')
+      : say('step.it-lets-go-turned'),
     done: last ? 'batchDone' : 'flipped',
     counts: true,
     alarm: 'turn',
@@ -379,22 +383,22 @@ function sear(told: Told, move: MoveOf<'sear'>): Draft {
   };
 }
 
-const FRY_BUTTON: Readonly<Record<string, string>> = {
-  bones: 'Brown all round',
-  base: 'Soft and clear',
-  warm: 'It smells',
-  spice: 'It smells',
-  garlic: 'It smells: liquid now',
-  leaf: 'Done',
+const FRY_BUTTON: Readonly<Record<string, Text>> = {
+  bones: say('step.brown-all-round'),
+  base: say('step.soft-and-clear'),
+  warm: say('step.it-smells'),
+  spice: say('step.it-smells'),
+  garlic: say('step.it-smells-liquid-now'),
+  leaf: say('step.done'),
 };
 
 function fry(told: Told, { portions, group, setAside }: MoveOf<'fry'>): Draft {
   const turn = aromaticSteps(told.plan.aromatics).find(({ id }) => id === group);
   return {
     section: 'aromatics',
-    title: `${upperFirst(named(told, portions))} in; stir`,
+    title: say('step.in-stir', { named: capital(named(told, portions)) }),
     detail: turn?.note ?? '',
-    button: setAside ? 'Soft, and set aside' : (FRY_BUTTON[turn?.group ?? ''] ?? 'Done'),
+    button: setAside ? say('step.soft-and-set-aside') : (FRY_BUTTON[turn?.group ?? ''] ?? say('step.done')),
     done: 'stepDone',
     counts: true,
     alarm: 'turn',
@@ -404,32 +408,34 @@ function fry(told: Told, { portions, group, setAside }: MoveOf<'fry'>): Draft {
 
 function deglaze(told: Told, { portion, scraped }: MoveOf<'deglaze'>): Draft {
   const [found = NOTHING] = portionsOfMove(told, [portion]);
-  const liquid = measured(told, found);
+  const liquid = measured(found);
   return {
     section: 'deglaze',
     title: scraped
-      ? `Pour ${liquid}; scrape with a wooden edge until nothing sticks`
-      : `Pour ${liquid}, not scraped, as planned`,
-    detail: scraped ? 'What sticks now burns later. Wine boils until its sharp smell is gone.' : '',
-    button: scraped ? 'Scraped clean' : 'Poured',
+      ? say('step.pour-scrape-with-a-wooden', { liquid })
+      : say('step.pour-not-scraped-as-planned', { liquid }),
+    detail: scraped ? say('step.what-sticks-now-burns-later') : '',
+    button: scraped ? say('step.scraped-clean') : say('step.poured'),
     done: 'stepDone',
     caution: scraped ? told.caution('alcohol-stays') : told.caution('burn-likely', 1),
   };
 }
 
+const textsOrNothing = (texts: readonly Text[], by: string): Text => (texts.length === 0 ? '' : joined(texts, by));
+
 /** What is wrong with a lid before it goes on, the worst first. */
-const lidCaution = (told: Told, run: number): string | null =>
+const lidCaution = (told: Told, run: number): Text | null =>
   told.caution('over-fill', run) ??
   told.caution('under-minimum', run) ??
   told.caution('boils-dry', run) ??
   told.caution('grain-dry', run) ??
   told.caution('burn-likely', run);
 
-function simmerTitle({ block, step }: Place, { heat, goesOn }: MoveOf<'simmer'>): string {
+function simmerTitle({ block, step }: Place, { heat, goesOn }: MoveOf<'simmer'>): Text {
   const first = block === null || block.steps[0]?.id === step.id;
-  const how = heat === 'hard' ? 'Let it boil hard, the lid off: it reduces as it cooks' : 'Down to a gentle simmer';
-  const then = goesOn === true ? 'more goes in before the end' : 'try them before the time is up';
-  return `${first ? how : 'Let it simmer on'}; ${then}`;
+  const how = heat === 'hard' ? say('step.let-it-boil-hard-the') : say('step.down-to-a-gentle-simmer');
+  const then = goesOn === true ? say('step.more-goes-in-before-the') : say('step.try-them-before-the-time');
+  return joined([first ? how : say('step.let-it-simmer-on'), then], '; ');
 }
 
 function filling(place: Place): Draft {
@@ -441,7 +447,7 @@ function filling(place: Place): Draft {
       section: 'load',
       run: 1,
       ...words,
-      button: 'All in',
+      button: say('step.all-in'),
       done: 'stepDone',
       caution: lidCaution(told, 1) ?? told.caution('raw-waits') ?? told.caution('kidney-bean'),
     };
@@ -450,8 +456,8 @@ function filling(place: Place): Draft {
     const [first, ...more] = moves.flatMap((move) => (move.kind === 'put' ? [cutList(told, move.portions)] : []));
     return {
       section: 'simmer',
-      title: `${upperFirst([first ?? '', ...more].join(', '))} in now; it simmers on`,
-      button: 'All in',
+      title: say('step.in-now-it-simmers-on', { list: capital(joined([first ?? '', ...more], ', ')) }),
+      button: say('step.all-in'),
       done: 'stepDone',
     };
   }
@@ -461,7 +467,7 @@ function filling(place: Place): Draft {
       section: work.open ? 'simmer' : 'later-run',
       run,
       ...fillWords(told, moves, work.open),
-      button: 'All in',
+      button: say('step.all-in'),
       done: 'stepDone',
       caution: run === null ? null : lidCaution(told, run),
     };
@@ -482,10 +488,10 @@ function start(told: Told, { run, minutes }: MoveOf<'start'>): Draft {
     section: 'load',
     run,
     title: isStovetop(told)
-      ? `Close the valve; heat to ${heat === 'medium' ? 'medium' : 'full'}`
-      : `Close the valve; high pressure, ${minutes} minutes, keep-warm off, start`,
-    detail: 'An open valve is the commonest mistake.',
-    button: isStovetop(told) ? 'Valve closed, heat on' : 'Valve closed, started',
+      ? say('step.close-the-valve-heat-to', { medium: heat === 'medium' })
+      : say('step.close-the-valve-high-pressure', { minutes }),
+    detail: say('step.an-open-valve-is-the'),
+    button: isStovetop(told) ? say('step.valve-closed-heat-on') : say('step.valve-closed-started'),
     done: 'valveClosed',
     caution: waitsFirst ?? told.caution('watch-burner'),
   };
@@ -493,15 +499,15 @@ function start(told: Told, { run, minutes }: MoveOf<'start'>): Draft {
 
 function lockAndStart(told: Told, { run, minutes }: MoveOf<'lock-and-start'>): Draft {
   const how = isStovetop(told)
-    ? 'full heat'
+    ? say('step.full-heat')
     : minutes === 0
-      ? 'start: no minutes, only up to pressure'
-      : `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}, start`;
+      ? say('step.start-no-minutes-only-up')
+      : say('step.start', { minutes });
   return {
     section: 'later-run',
     run,
-    title: `Lid locked, valve closed, ${how}`,
-    button: run === 2 ? 'Second run begun' : 'It has begun',
+    title: say('step.lid-locked-valve-closed', { how }),
+    button: run === 2 ? say('step.second-run-begun') : say('step.it-has-begun'),
     done: 'secondRun',
     caution: lidCaution(told, run) ?? told.caution('check-gasket'),
   };
@@ -514,9 +520,9 @@ function comeUp(told: Told, { run, until }: MoveOf<'come-up'>): Draft {
     return {
       section: 'later-run',
       run,
-      title: pin ? 'It comes up again until the pin is up' : 'It comes up again until the cooker counts',
-      detail: isStovetop(told) ? 'Then turn the heat down.' : '',
-      button: pin ? 'Pin is up' : 'It counts',
+      title: pin ? say('step.it-comes-up-again-until') : say('step.it-comes-up-again-until-the'),
+      detail: isStovetop(told) ? say('step.then-turn-the-heat-down') : '',
+      button: pin ? say('step.pin-is-up') : say('step.it-counts'),
       done: pin ? 'pinUp' : 'timerStarted',
       ...waits('turn'),
     };
@@ -525,18 +531,18 @@ function comeUp(told: Told, { run, until }: MoveOf<'come-up'>): Draft {
     ? {
         section: 'coming-up',
         run,
-        title: 'It heats until the pin is up. Nothing to do here.',
-        detail: 'The minutes do not count yet.',
-        button: 'Pin is up',
+        title: say('step.it-heats-until-the-pin'),
+        detail: say('step.the-minutes-do-not-count'),
+        button: say('step.pin-is-up'),
         done: 'pinUp',
         ...waits('turn'),
       }
     : {
         section: 'coming-up',
         run,
-        title: 'Pin is up. The cooker counts at full pressure',
-        detail: 'Look for its countdown.',
-        button: 'It counts',
+        title: say('step.pin-is-up-the-cooker'),
+        detail: say('step.look-for-its-countdown'),
+        button: say('step.it-counts'),
         done: 'timerStarted',
         ...waits('turn'),
       };
@@ -547,22 +553,22 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
     section: ofRun(run, 'letting-down'),
     run,
     ...waits('turn'),
-    detail: isStovetop(told) ? '' : 'See that keep-warm is off.',
+    detail: isStovetop(told) ? '' : say('step.see-that-keep-warm-is'),
     caution: told.caution('lid-steam'),
   };
   // A burner goes on giving heat: what is done first is said first.
-  const alone = isStovetop(told) ? 'Lift it off the burner. Leave it alone' : 'Leave it alone';
-  const fell = { button: 'Pin is down', done: 'pinDown' as const };
-  if (minutes === null) return { ...own, ...fell, title: `${alone} until the pin has fallen` };
-  const opened = { button: 'Valve opened', done: 'ventOpened' as const };
-  const byItself = { button: 'Pin fell by itself', done: 'pinDown' as const };
+  const alone = isStovetop(told) ? say('step.lift-it-off-the-burner-leave') : say('step.leave-it-alone');
+  const fell = { button: say('step.pin-is-down'), done: 'pinDown' as const };
+  if (minutes === null) return { ...own, ...fell, title: say('step.until-the-pin-has-fallen', { alone }) };
+  const opened = { button: say('step.valve-opened'), done: 'ventOpened' as const };
+  const byItself = { button: say('step.pin-fell-by-itself'), done: 'pinDown' as const };
   // Where nothing is left for the valve, the pin falls first.
   const falls = block?.steps.find(({ moves }) => moveOf(moves, 'pin-falls'))?.minutes ?? 0;
   if (falls <= 0 && step.minutes <= minutes) {
     return {
       ...own,
       ...byItself,
-      title: `${alone} until the pin falls. Not down in ${Math.round(minutes)} minutes: open the valve, hands to the side.`,
+      title: say('step.until-the-pin-falls-not', { alone, minutes: Math.round(minutes) }),
       skips: 1,
       otherwise: { ...opened, skips: 0 },
     };
@@ -570,7 +576,7 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
   return {
     ...own,
     ...opened,
-    title: `${alone}. Then open the valve, hands to the side.`,
+    title: say('step.then-open-the-valve-hands', { alone }),
     otherwise: { ...byItself, skips: 1 },
     caution: told.caution('quick-foams', run) ?? told.caution('lid-steam'),
   };
@@ -585,13 +591,13 @@ function sauce({ told, step, moves }: Place, move: Move): Draft {
   const { sauceMl } = told.sauce;
   return {
     section: 'sauce',
-    title: upperFirst(title),
+    title: capital(title),
     detail: season
-      ? `About ${told.print.quantity('volume', sauceMl)} of sauce.`
+      ? say('step.about-of-sauce', { sauceMl: quantity('volume', sauceMl) })
       : rests && told.plan.target === 'slices'
-        ? 'Meat that is sliced rests too: its juice stays in it.'
-        : more.join('. '),
-    button: season ? 'Tasted: it is right' : rests ? 'Rested' : 'Done',
+        ? say('step.meat-that-is-sliced-rests')
+        : textsOrNothing(more, '. '),
+    button: season ? say('step.tasted-it-is-right') : rests ? say('step.rested') : say('step.done'),
     done: season ? 'tasted' : 'stepDone',
     ...(counts ? waits('turn') : {}),
     handsOn: counts ? false : step.hands,
@@ -604,14 +610,14 @@ function kept(told: Told, move: KeptMove): Draft {
   const counts = move.kind === 'ice-bath' || move.kind === 'warm';
   return {
     section: move.kind === 'lift-fat' || move.kind === 'warm' ? 'warm' : 'put-away',
-    ...keptWords(move, told.print),
+    ...keptWords(move),
     done: move.kind === 'into-fridge' ? 'served' : 'stepDone',
     ...(counts ? waits('turn') : {}),
     caution: keptCautionOf(told, move.kind),
   };
 }
 
-function keptCautionOf(told: Told, kind: KeptMove['kind']): string | null {
+function keptCautionOf(told: Told, kind: KeptMove['kind']): Text | null {
   switch (kind) {
     case 'put-away':
       return told.caution('cools-slowly') ?? told.caution('bone-splinters');
@@ -626,40 +632,42 @@ function keptCautionOf(told: Told, kind: KeptMove['kind']): string | null {
 }
 
 /** Whether the meat is sliced or pulled, and what to look out for. */
-export function platingSentence({ plan }: Pick<Told, 'plan'>): string {
+export function platingSentence({ plan }: Pick<Told, 'plan'>): Text {
   const bone = plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0;
-  if (plan.servedFrom === 'pot') return 'Eaten from the pot: bring it to the table as it is.';
+  if (plan.servedFrom === 'pot') return say('step.eaten-from-the-pot-bring');
   if (isPulled(plan.target)) {
-    return `Pull it with two forks on a separate plate${bone ? ', looking for splinters of bone' : ''}, and put it back into some of the reduced sauce.`;
+    return say('step.pull-it-with-two-forks', { bone });
   }
   if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {
-    return 'Slice it across the grain once it has rested, and lay the slices into the sauce to warm through.';
+    return say('step.slice-it-across-the-grain');
   }
-  return 'Serve the pieces in their sauce.';
+  return say('step.serve-the-pieces-in-their');
 }
 
 function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
-  const { print } = told;
   const pulled = moveOf(moves, 'pull');
   const sliced = moveOf(moves, 'slice');
   const title =
     move.from === 'pot'
-      ? 'The pot to the table, on a board'
+      ? say('step.the-pot-to-the-table')
       : pulled
-        ? 'Pull it on a separate plate, back into some of the sauce, and serve'
+        ? say('step.pull-it-on-a-separate')
         : sliced
-          ? 'Slice it across the grain, back into the sauce, and serve'
-          : 'Plate and serve';
+          ? say('step.slice-it-across-the-grain-back')
+          : say('step.plate-and-serve');
   const broth = move.brothMl > 0;
   const details = [
-    broth ? `Pour the kept broth over, ${print.quantity('volume', move.brothMl)}, boiling hot.` : '',
+    broth ? say('step.pour-the-kept-broth-over', { brothMl: quantity('volume', move.brothMl) }) : '',
     pulled ? platingSentence(told) : '',
   ];
   return {
     section: 'plate',
-    title: broth ? `${title}; the kept broth over it` : title,
-    detail: details.filter((text) => text !== '').join(' '),
-    button: 'On the table',
+    title: broth ? say('step.the-kept-broth-over-it', { title }) : title,
+    detail: textsOrNothing(
+      details.filter((text) => text !== ''),
+      ' ',
+    ),
+    button: say('step.on-the-table'),
     done: 'served',
     caution: told.caution('bone-splinters') ?? told.caution('cooling'),
   };

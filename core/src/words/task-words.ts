@@ -1,116 +1,129 @@
+import { capital, joined, listing, quantity, say, type Text } from '@hervir/language/message';
 import { isPulled } from '../plan/plan';
 import { moveOf, type Move } from '../method/moves';
 import type { Block } from '../method/step';
 import { liquidWord } from '../larder/liquids';
-import { listed, upperFirst } from '../units/list';
 import { sauceSentence } from './sauce-words';
 import { sectionName } from './section-words';
 import { cutName, named, portionsOfMove, type Told } from './told';
 
-const pieces = (count: number): string => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
+const pieces = (count: number): Text => say('task.pieces', { count });
 
 /** Verbs of what is really done to the meat at the board. */
 const BOARD_VERBS = {
-  rinse: 'rinse',
-  trim: 'trim',
-  cut: 'cut',
-  dry: 'dry',
-  'wipe-ice': 'wipe',
-  rub: 'rub',
-  salt: 'salt',
+  rinse: say('task.verb-rinse'),
+  trim: say('task.verb-trim'),
+  cut: say('task.verb-cut'),
+  dry: say('task.verb-dry'),
+  'wipe-ice': say('task.verb-wipe'),
+  rub: say('task.verb-rub'),
+  salt: say('task.verb-salt'),
 } as const;
 
 /** A run under pressure: the first, the cook's own name for a later one, or which it is. */
-function runName({ plan }: Told, { run, stage }: Extract<Block['work'], { kind: 'pressure' }>): string {
-  if (run === 1) return 'Under pressure';
+function runName({ plan }: Told, { run, stage }: Extract<Block['work'], { kind: 'pressure' }>): Text {
+  if (run === 1) return say('task.under-pressure');
   const own = plan.stages.find(({ id }) => id === stage)?.name;
-  return own === undefined ? sectionName('later-run', run) : `${own}, under pressure`;
+  return own === undefined ? sectionName('later-run', run) : say('task.under-pressure-2', { own });
 }
 
 /** "Meat out under foil, vegetables in, lid on": what is done to the pot before a later stage. */
-function fillLabel(told: Told, moves: readonly Move[], open: boolean): string {
-  const said: string[] = [];
-  if (moves.some((move) => move.kind === 'lift' && move.to === 'foil')) said.push('meat out under foil');
-  if (moves.some(({ kind }) => kind === 'put-back')) said.push('meat back in');
+function fillLabel(told: Told, moves: readonly Move[], open: boolean): Text {
+  const said: Text[] = [];
+  if (moves.some((move) => move.kind === 'lift' && move.to === 'foil')) said.push(say('task.meat-out-under-foil'));
+  if (moves.some(({ kind }) => kind === 'put-back')) said.push(say('task.meat-back-in'));
   const put = portionsOfMove(
     told,
     moves.flatMap((move) => (move.kind === 'put' ? move.portions : [])),
   );
   const vegetables = put.filter(({ kind }) => kind === 'vegetable');
   const others = put.filter(({ kind }) => kind !== 'vegetable');
-  const names = [...(vegetables.length > 0 ? ['vegetables'] : []), ...others.map(({ name }) => name)];
-  if (names.length > 0) said.push(`${names.length > 3 ? `${names.length} things` : listed(names)} in`);
-  if (moves.some(({ kind }) => kind === 'pour')) said.push('liquid in');
-  if (!open) said.push('lid on');
-  return said.length === 0 ? 'Heat on, the lid off' : upperFirst(said.join(', '));
+  const names = [...(vegetables.length > 0 ? [say('task.vegetables')] : []), ...others.map(({ name }) => name)];
+  if (names.length > 0)
+    said.push(
+      say('task.in', { value: names.length > 3 ? say('task.things', { namesCount: names.length }) : listing(names) }),
+    );
+  if (moves.some(({ kind }) => kind === 'pour')) said.push(say('task.liquid-in'));
+  if (!open) said.push(say('task.lid-on'));
+  return said.length === 0 ? say('task.heat-on-the-lid-off') : capital(joined(said, ', '));
 }
 
 /** What a block of the clock is called. */
-export function taskLabel(told: Told, block: Block): string {
+export function taskLabel(told: Told, block: Block): Text {
   const { work, steps } = block;
   const moves = steps.flatMap((step) => step.moves);
   const { plan } = told;
   switch (work.kind) {
     case 'board': {
-      if (work.board === 'vegetables') return 'Vegetables and aromatics';
-      const verbs = moves.flatMap(({ kind }) =>
+      if (work.board === 'vegetables') return say('task.vegetables-and-aromatics');
+      const kinds = [...new Set(moves.map(({ kind }) => kind))];
+      const verbs = kinds.flatMap((kind) =>
         kind in BOARD_VERBS ? [BOARD_VERBS[kind as keyof typeof BOARD_VERBS]] : [],
       );
       const cuts = portionsOfMove(
         told,
         told.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id),
       );
-      return `${upperFirst(listed(cuts.map(({ id }) => cutName(told, id))))}: ${[...new Set(verbs)].join(', ')}`;
+      return say('task.meat-at-the-board', {
+        cuts: capital(listing(cuts.map(({ id }) => cutName(told, id)))),
+        verbs: joined(verbs, ', '),
+      });
     }
     case 'heat':
-      return 'Heat the base';
+      return say('task.heat-the-base');
     case 'sear': {
-      const which = plan.otherMeats.length === 0 ? '' : `, ${cutName(told, work.cut)}`;
+      const which = plan.otherMeats.length === 0 ? '' : joined(['', cutName(told, work.cut)], ', ');
       return work.batches === 1
-        ? `Sear${which}`
-        : `Sear${which} batch ${work.batch} of ${work.batches}: ${pieces(work.pieces)}`;
+        ? say('task.sear', { which })
+        : say('task.sear-batch-of', { which, batch: work.batch, batches: work.batches, pieces: pieces(work.pieces) });
     }
     case 'fry':
-      return `${upperFirst(named(told, moveOf(moves, 'fry')?.portions ?? []))}${work.setAside ? ', then set aside' : ''}`;
+      return say('task.fry', {
+        named: capital(named(told, moveOf(moves, 'fry')?.portions ?? [])),
+        setAside: work.setAside,
+      });
     case 'marinade':
-      return 'Boil the marinade';
+      return say('task.boil-the-marinade');
     case 'deglaze': {
-      const liquid = plan.deglaze ? liquidWord(plan.deglaze.liquid) : 'liquid';
-      return work.scraped ? `Deglaze with ${liquid} and scrape` : `Pour ${liquid}, not scraped`;
+      const liquid = plan.deglaze ? liquidWord(plan.deglaze.liquid) : say('task.liquid');
+      return work.scraped ? say('task.deglaze-with-and-scrape', { liquid }) : say('task.pour-not-scraped', { liquid });
     }
     case 'load':
-      return 'Load, wipe the rim, lock the lid, close the valve';
+      return say('task.load-wipe-the-rim-lock');
     case 'come-up':
-      if (work.run > 1) return 'Comes to pressure again';
-      return plan.cooker.timerStarts === 'pin' ? 'Heats until the pin is up' : 'Comes to pressure';
+      if (work.run > 1) return say('task.comes-to-pressure-again');
+      return plan.cooker.timerStarts === 'pin' ? say('task.heats-until-the-pin-is') : say('task.comes-to-pressure');
     case 'pressure':
       return runName(told, work);
     case 'let-down':
-      if (work.run > 1) return 'Valve open again';
-      return plan.release.method === 'quick' ? 'Valve open' : 'Let down';
+      if (work.run > 1) return say('task.valve-open-again');
+      return plan.release.method === 'quick' ? say('task.valve-open') : say('task.let-down');
     case 'open':
-      return work.run === 1 ? 'Lid off, check a piece' : 'Lid off';
+      return work.run === 1 ? say('task.lid-off-check-a-piece') : say('task.lid-off');
     case 'fill': {
       return fillLabel(told, moves, work.open);
     }
     case 'boil':
-      return 'Back to the boil';
+      return say('task.back-to-the-boil');
     case 'simmer':
-      return 'Open simmer';
+      return say('task.open-simmer');
     case 'finish':
     case 'rest':
-      return upperFirst(sauceSentence(told, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
+      return capital(sauceSentence(told, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
     case 'put-away':
     case 'day':
       return dayLabel(told, steps[0]?.moves[0] ?? { kind: 'season' });
     case 'plate':
-      return isPulled(plan.target) ? 'Pull it, and plate' : 'Plate';
+      return isPulled(plan.target) ? say('task.pull-it-and-plate') : say('task.plate');
     case 'apart':
-      return `${apartName(told, block)}: ${apartSentence(told, block)}`;
+      return joined([apartName(told, block), apartSentence(told, block)], ': ');
     case 'cook-apart':
-      return `${upperFirst(named(told, moveOf(moves, 'cook-apart')?.portions ?? []))}: ${cookApartSentence(block)}`;
+      return joined(
+        [capital(named(told, moveOf(moves, 'cook-apart')?.portions ?? [])), cookApartSentence(block)],
+        ': ',
+      );
     case 'later-board':
-      return `Wash the board and your hands, then cut ${named(told, moveOf(moves, 'ready')?.portions ?? [])}`;
+      return say('task.wash-the-board-and-your', { named: named(told, moveOf(moves, 'ready')?.portions ?? []) });
     case 'side': {
       const side = plan.sides[work.side];
       return `${side?.name ?? ''}: ${side?.tasks[work.task]?.label ?? ''}`;
@@ -119,46 +132,46 @@ export function taskLabel(told: Told, block: Block): string {
 }
 
 /** Putting away and warming, as the clock calls it. */
-function dayLabel(told: Told, move: Move): string {
+function dayLabel(told: Told, move: Move): Text {
   switch (move.kind) {
     case 'put-away':
-      return move.cutFirst ? 'Slice it, into containers' : 'Into containers';
+      return move.cutFirst ? say('task.slice-it-into-containers') : say('task.into-containers');
     case 'ice-bath':
-      return 'In ice water';
+      return say('task.in-ice-water');
     case 'into-fridge':
-      return 'Into the fridge';
+      return say('task.into-the-fridge');
     case 'lift-fat':
-      return 'Lift the fat off, cold';
+      return say('task.lift-the-fat-off-cold');
     case 'warm':
       return {
-        stove: 'Warm it through on the hob',
-        oven: 'Warm it through in the oven',
-        pressure: 'Warm it through under pressure',
+        stove: say('task.warm-it-through-on-the'),
+        oven: say('task.warm-it-through-in-the'),
+        pressure: say('task.warm-it-through-under-pressure'),
       }[move.way];
     default:
-      return upperFirst(sauceSentence(told, move) ?? '');
+      return capital(sauceSentence(told, move) ?? '');
   }
 }
 
 const APART = {
-  toast: 'toast in a dry pan, face away from the fumes',
-  soak: 'soak in hot water',
-  saute: 'sauté',
-  blend: 'blend, half full at most and the lid vented',
-  strain: 'strain',
+  toast: say('task.toast-in-a-dry-pan'),
+  soak: say('task.soak-in-hot-water'),
+  saute: say('task.saute'),
+  blend: say('task.blend-half-full-at-most'),
+  strain: say('task.strain'),
 } as const;
 
 /** A sauce made apart, by its name. */
-export const apartName = (told: Told, { steps }: Block): string => {
+export const apartName = (told: Told, { steps }: Block): Text => {
   const move = moveOf(
     steps.flatMap(({ moves }) => moves),
     'apart',
   );
-  return move ? upperFirst(named(told, [move.portion])) : '';
+  return move ? capital(named(told, [move.portion])) : '';
 };
 
 /** What is done to a sauce made apart. */
-export function apartSentence(told: Told, { steps }: Block): string {
+export function apartSentence(told: Told, { steps }: Block): Text {
   const move = moveOf(
     steps.flatMap(({ moves }) => moves),
     'apart',
@@ -166,14 +179,14 @@ export function apartSentence(told: Told, { steps }: Block): string {
   if (!move) return '';
   if (move.step !== 'swill') return APART[move.step];
   const ml = move.swill === null ? 0 : (portionsOfMove(told, [move.swill])[0]?.ml ?? 0);
-  return `swill the blender with ${told.print.quantity('volume', ml)} of water; it goes into the pot`;
+  return say('task.swill-the-blender-with-of', { ml: quantity('volume', ml) });
 }
 
-export const cookApartSentence = ({ minutes }: Block): string =>
-  `boil in salted water, about ${Math.round(minutes)} min`;
+export const cookApartSentence = ({ minutes }: Block): Text =>
+  say('task.boil-in-salted-water-about', { minutes: Math.round(minutes) });
 
 /** A track's own name, and a step of it without that name before it. */
-export function trackWords(told: Told, block: Block): { readonly name: string; readonly title: string } {
+export function trackWords(told: Told, block: Block): { readonly name: Text; readonly title: Text } {
   const { track, work } = block;
   switch (track?.kind) {
     case 'side': {
@@ -187,10 +200,10 @@ export function trackWords(told: Told, block: Block): { readonly name: string; r
         block.steps.flatMap(({ moves }) => moves),
         'cook-apart',
       );
-      return { name: upperFirst(named(told, move?.portions ?? [])), title: cookApartSentence(block) };
+      return { name: capital(named(told, move?.portions ?? [])), title: cookApartSentence(block) };
     }
     case 'board':
-      return { name: 'Board', title: taskLabel(told, block) };
+      return { name: say('task.board'), title: taskLabel(told, block) };
     case undefined:
       return { name: '', title: taskLabel(told, block) };
   }

@@ -1,22 +1,20 @@
+import { listing, quantity, say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
 import { vegetableById } from '../larder/vegetables';
 import { cutById, cutTitle } from '../larder/cuts';
 import type { Meat, Plan } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
 import type { SauceFigures } from '../stations/sauce';
-import { listed } from '../units/list';
-import type { Printer } from '../units/quantity';
 
 /** All that a sentence about a move may need: the plan as it is placed, its portions, and the cook's units. */
 export interface Told {
   readonly plan: Plan;
   readonly portions: readonly Portion[];
-  readonly print: Printer;
   /** Smallest dimension that a vegetable is cut to, cm. */
   readonly sizes: ReadonlyMap<PortionId, number>;
   readonly sauce: SauceFigures;
   /** The text of a caution that applies, at a lid where it belongs to one; null where it does not apply. */
-  readonly caution: (code: string, run?: number) => string | null;
+  readonly caution: (code: string, run?: number) => Text | null;
 }
 
 /** The portions of a move, in its order. */
@@ -25,31 +23,31 @@ export function portionsOfMove({ portions }: Told, ids: readonly PortionId[]): P
 }
 
 /** "turnip, freekeh and the bay": names in the middle of a sentence. */
-export const named = (told: Told, ids: readonly PortionId[]): string =>
-  listed(portionsOfMove(told, ids).map(({ name }) => name));
+export const named = (told: Told, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(told, ids).map(({ name }) => name));
 
 /** "40 g of tomato paste", "400 ml of stock or broth". */
-export function measured({ print }: Told, { name, grams, ml }: Portion): string {
-  if (ml !== null) return `${print.quantity('volume', ml)} of ${name}`;
-  return grams === null ? name : `${print.quantity('mass', grams)} of ${name}`;
+export function measured({ name, grams, ml }: Portion): Text {
+  if (ml !== null) return say('told.of', { ml: quantity('volume', ml), name });
+  return grams === null ? name : say('told.of-2', { grams: quantity('mass', grams), name });
 }
 
-export const measuredList = (told: Told, ids: readonly PortionId[]): string =>
-  listed(portionsOfMove(told, ids).map((portion) => measured(told, portion)));
+export const measuredList = (told: Told, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(told, ids).map(measured));
 
 /** A vegetable with how it is cut, where its name does not say so already. */
-export function cutTo(told: Told, portion: Portion): string {
-  const { plan, print, sizes } = told;
+export function cutTo(told: Told, portion: Portion): Text {
+  const { plan, sizes } = told;
   const size = sizes.get(portion.id);
   if (portion.kind !== 'vegetable' || size === undefined || size <= 0) return portion.name;
   const { asNamed } = vegetableById(portion.food ?? '');
-  if (!asNamed) return `${portion.name} in ${print.quantity('length', size)} pieces`;
+  if (!asNamed) return say('told.in-pieces', { name: portion.name, size: quantity('length', size) });
   const own = plan.vegetables[portion.index]?.sizeCm;
-  return own === undefined ? portion.name : `${portion.name}, ${print.quantity('length', own)} thick`;
+  return own === undefined ? portion.name : say('told.thick', { name: portion.name, own: quantity('length', own) });
 }
 
-export const cutList = (told: Told, ids: readonly PortionId[]): string =>
-  listed(portionsOfMove(told, ids).map((portion) => cutTo(told, portion)));
+export const cutList = (told: Told, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(told, ids).map((portion) => cutTo(told, portion)));
 
 /** The cut of a meat portion. */
 export function meatOf({ plan }: Told, { index }: Pick<Portion, 'index'>): Meat {
@@ -57,31 +55,31 @@ export function meatOf({ plan }: Told, { index }: Pick<Portion, 'index'>): Meat 
 }
 
 /** What a cut is called: the cook's own name, or the larder's. */
-export const cutName = (told: Told, id: PortionId): string => {
+export const cutName = (told: Told, id: PortionId): Text => {
   const [portion] = portionsOfMove(told, [id]);
-  if (!portion) return 'meat';
+  if (!portion) return say('told.meat');
   const meat = meatOf(told, portion);
   return meat.name ?? cutTitle(cutById(meat.cut));
 };
 
 /** "the cheeks", once: a cook's own name may bring its article. */
-export const theCut = (told: Told, id: PortionId): string => {
+export const theCut = (told: Told, id: PortionId): Text => {
   const name = cutName(told, id);
-  return /^the /i.test(name) ? name : `the ${name}`;
+  return typeof name === 'string' && /^the /i.test(name) ? name : say('told.the', { name });
 };
 
 /** "it" where there is one cut, "the shoulder" where there are several. */
-export const itOrCut = (told: Told, id: PortionId): string =>
-  told.plan.otherMeats.length === 0 ? 'it' : theCut(told, id);
+export const itOrCut = (told: Told, id: PortionId): Text =>
+  told.plan.otherMeats.length === 0 ? say('told.it') : theCut(told, id);
 
 /** "meat" where there is one cut, its names where there are several. */
-export function meatWords(told: Told, ids: readonly PortionId[]): string {
-  return told.plan.otherMeats.length === 0 ? 'meat' : listed(ids.map((id) => cutName(told, id)));
+export function meatWords(told: Told, ids: readonly PortionId[]): Text {
+  return told.plan.otherMeats.length === 0 ? say('told.meat') : listing(ids.map((id) => cutName(told, id)));
 }
 
 /** "the meat", or the cuts by their names. */
-export function theMeat(told: Told, ids: readonly PortionId[]): string {
-  return told.plan.otherMeats.length === 0 ? 'the meat' : listed(ids.map((id) => theCut(told, id)));
+export function theMeat(told: Told, ids: readonly PortionId[]): Text {
+  return told.plan.otherMeats.length === 0 ? say('told.the-meat') : listing(ids.map((id) => theCut(told, id)));
 }
 
 /** Where the sauce has not been solved. */

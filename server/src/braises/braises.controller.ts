@@ -1,5 +1,6 @@
+import type { UnitSystem } from '@hervir/language';
 import { createSchema, faultsOf, saveSchema, type BraiseRecord, type BraiseSummary, type Read } from '@hervir/contract';
-import type { Forecast, Plan, UnitSystem } from '@hervir/core';
+import type { Forecast, Plan } from '@hervir/core';
 import {
   BadRequestException,
   Body,

@@ -1,4 +1,5 @@
-import { cutById, cutTitle, upperFirst, type Plan } from '@hervir/core';
+import { upperFirst } from '@hervir/language';
+import { cutById, cutTitle, type Plan } from '@hervir/core';
 import { parsePlan, type BraiseRecord, type BraiseSummary, type Fault } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { ConflictException, Injectable, UnprocessableEntityException } from '@nestjs/common';

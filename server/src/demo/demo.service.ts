@@ -1,5 +1,6 @@
+import { printerFor } from '@hervir/language';
 import { randomUUID } from 'node:crypto';
-import { cookState, forecast, guideOf, printerFor } from '@hervir/core';
+import { cookState, forecast, guideOf } from '@hervir/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { Clock } from '../clock';
@@ -84,7 +85,7 @@ export class DemoService implements OnApplicationBootstrap {
   /** A cook of the season: as if it had been cooked here. */
   private async lay(em: EntityManager, { id, name, plan, events, observation, inTime }: SeasonCook): Promise<void> {
     const f = forecast(plan);
-    const guide = guideOf(f, printerFor('metric'));
+    const guide = guideOf(f);
     const finishedAt = events.at(-1)?.at ?? '';
     const startedAt = events[0]?.at ?? '';
     const cook = em.create(CookEntity, {

@@ -1,4 +1,5 @@
-import { guideOf, printerFor, printDuration, type Forecast, type Guide, type UnitSystem } from '@hervir/core';
+import { printerFor, printDuration, type UnitSystem } from '@hervir/language';
+import { guideOf, type Forecast, type Guide } from '@hervir/core';
 import type { HowToSection, Recipe, WithContext } from 'schema-dts';
 import {
   cutById,
@@ -43,8 +44,8 @@ function ingredients({ plan }: Forecast, system: UnitSystem): string[] {
 /** The steps of a plan by the parts of the work, each with its caution where it has one. */
 function sections(f: Forecast, system: UnitSystem): { name: string; steps: string[] }[] {
   const print = printerFor(system);
-  const evening = guideOf(f, print);
-  const day = f.nextDay === null ? null : guideOf(f, print, 'day');
+  const evening = guideOf(f);
+  const day = f.nextDay === null ? null : guideOf(f, 'day');
   return [
     ...sectionsOf(evening.steps),
     ...beside('Beside', evening),

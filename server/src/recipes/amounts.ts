@@ -1,4 +1,4 @@
-import { parseQuantity } from '@hervir/core';
+import { parseQuantity } from '@hervir/language';
 import { inFigures } from './durations';
 import { gramsOfOne, type TakenAs } from './ingredient-words';
 

@@ -1,24 +1,6 @@
+import { printDuration, upperFirst } from '@hervir/language';
 import { type RecipeLine, type RecipeWhen, WHENS_OF } from '@hervir/contract';
-import {
-  cutById,
-  cutTitle,
-  defaultLiquidMl,
-  LIMITS,
-  liquidById,
-  liquidWord,
-  newPlan,
-  printDuration,
-  stageOf,
-  thickenerById,
-  upperFirst,
-  type Cooker,
-  type Form,
-  type Kitchen,
-  type Meat,
-  type Plan,
-  type PlannedStage,
-  type Range,
-} from '@hervir/core';
+import { cutById, cutTitle, defaultLiquidMl, LIMITS, liquidById, liquidWord, newPlan, stageOf, thickenerById, type Cooker, type Form, type Kitchen, type Meat, type Plan, type PlannedStage, type Range } from '@hervir/core';
 import type { TakenAs } from './ingredient-words';
 import type { ListedLine } from './parts';
 import { NIGHT_HOURS, type MethodReading } from './read-method';

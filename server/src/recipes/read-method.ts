@@ -1,5 +1,6 @@
+import { printDuration } from '@hervir/language';
 import type { RecipeStep } from '@hervir/contract';
-import { printDuration, type Plan } from '@hervir/core';
+import type { Plan } from '@hervir/core';
 import { amountOf } from './amounts';
 import { durations, inFigures } from './durations';
 import { foodsIn, type TakenAs } from './ingredient-words';

@@ -1,22 +1,7 @@
+import { lowerFirst, printDuration } from '@hervir/language';
 import type { RecipeReading, RecipeWhen } from '@hervir/contract';
 import { parsePlan } from '@hervir/contract';
-import {
-  aromaticKind,
-  cutById,
-  cutTitle,
-  forecast,
-  grainById,
-  liquidWord,
-  lowerFirst,
-  PlanError,
-  pressureMinutesLike,
-  printDuration,
-  tenderCut,
-  vegetableById,
-  whyTender,
-  type Method,
-  type Plan,
-} from '@hervir/core';
+import { aromaticKind, cutById, cutTitle, forecast, grainById, liquidWord, PlanError, pressureMinutesLike, tenderCut, vegetableById, whyTender, type Method, type Plan } from '@hervir/core';
 import { amountOf, numbersLeft } from './amounts';
 import { asksWhichCut, takenAs, type TakenAs } from './ingredient-words';
 import { leftOpen, otherFood, parted, type ListedLine } from './parts';

@@ -1,5 +1,6 @@
+import { printDuration } from '@hervir/language';
 import type { RecipeStep } from '@hervir/contract';
-import { printDuration, type Method } from '@hervir/core';
+import type { Method } from '@hervir/core';
 import { durations, inFigures, type Duration } from './durations';
 
 export type Way = Method | 'pressure';

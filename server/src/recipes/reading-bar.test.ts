@@ -231,7 +231,7 @@ test('what Hervir writes out comes back as the same plan: one for each cut, with
         stages,
       };
       for (const system of ['metric', 'us'] as const) {
-        const written = JSON.stringify(recipeJsonLd(forecast(plan, system), system));
+        const written = JSON.stringify(recipeJsonLd(forecast(plan), system));
         const read = readRecipe(written, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
         expect(read.plan).toEqual({ ...plan, serveAt: null, moved: {}, learnt: undefined });
       }

@@ -1,3 +1,4 @@
+import { printerFor } from '@hervir/language';
 import type {
   ActAnswer,
   Reading,
@@ -10,21 +11,7 @@ import type {
   Pace,
 } from '@hervir/contract';
 import { parsePlan } from '@hervir/contract';
-import {
-  debriefOf,
-  DEFAULT_COOKER,
-  DEFAULT_KITCHEN,
-  exerciseById,
-  markOf,
-  potMinute,
-  printerFor,
-  readyAt,
-  SimulatedCook,
-  steadyHand,
-  type Mark,
-  type Plan,
-  type SimulatedSetup,
-} from '@hervir/core';
+import { debriefOf, DEFAULT_COOKER, DEFAULT_KITCHEN, exerciseById, markOf, potMinute, readyAt, SimulatedCook, steadyHand, type Mark, type Plan, type SimulatedSetup } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { PinoLogger } from 'nestjs-pino';
@@ -361,7 +348,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     const over = ended || mark !== 'under-way' || status === 'served' || status === 'finished';
     if (!over) return;
     entity.mark = mark;
-    entity.debrief = debriefOf(run, printerFor(entity.units));
+    entity.debrief = debriefOf(run);
     entity.finishedAt = this.clock.now();
     cooker.pace = { ...cooker.pace, paused: true };
     await this.note(live);

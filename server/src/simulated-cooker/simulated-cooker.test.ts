@@ -1,19 +1,11 @@
+import { printerFor } from '@hervir/language';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ActAnswer, CookRecord, RehearsalNow, RehearsalRecord, RehearsalSummary } from '@hervir/contract';
 import { parsePlan } from '@hervir/contract';
-import {
-  cookState,
-  forecast,
-  guideOf,
-  leastGrade,
-  printerFor,
-  SimulatedCook,
-  type Frame,
-  type Plan,
-} from '@hervir/core';
+import { cookState, forecast, guideOf, leastGrade, SimulatedCook, type Frame, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
 import { needsHands } from './pace';
@@ -37,7 +29,7 @@ function planOf(document: unknown): Plan {
 describe('the link to a cooker', () => {
   const linked = (plan: Plan): SimulatedCooker => {
     const f = forecast(plan);
-    const run = new SimulatedCook(f, guideOf(f, printerFor('metric')), {
+    const run = new SimulatedCook(f, guideOf(f), {
       seed: 3,
       scatter: false,
       startMs: Date.parse('2027-01-17T16:00:00Z'),

@@ -2,24 +2,9 @@
  * What is done beside the thread that answers requests, by name. Every job takes and gives plain data; what a cook can mend
  * comes back as faults and is not thrown, since errors lose their kind on the way between threads.
  */
+import { printerFor, type UnitSystem } from '@hervir/language';
 import { faultOfPlanError, readPlan as readPlanNow, type Read, type RecipeReading } from '@hervir/contract';
-import {
-  chanceBy,
-  dinnerOdds,
-  forecast as forecastNow,
-  guideOf,
-  PlanError,
-  printerFor,
-  withLearnt,
-  type Cooker,
-  type Forecast,
-  type Guide,
-  type GuidePart,
-  type Kitchen,
-  type LearntRow,
-  type Plan,
-  type UnitSystem,
-} from '@hervir/core';
+import { chanceBy, dinnerOdds, forecast as forecastNow, guideOf, PlanError, withLearnt, type Cooker, type Forecast, type Guide, type GuidePart, type Kitchen, type LearntRow, type Plan } from '@hervir/core';
 import type { Promised } from '../log/entry';
 import { readRecipe as readRecipeNow, type PutRight } from '../recipes/read-recipe';
 
@@ -42,7 +27,7 @@ function reckoned<T>(work: () => T): Read<T> {
 
 /** A forecast of a plan. */
 export const forecast = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Forecast> =>
-  reckoned(() => forecastNow(plan, units));
+  reckoned(() => forecastNow(plan));
 
 /** A forecast with the chance that its dinner is in time, for who begins so late, or so early. */
 export const promised = ({
@@ -55,7 +40,7 @@ export const promised = ({
   begunAt: string;
 }): Read<Promised> =>
   reckoned(() => {
-    const found = forecastNow(plan, units);
+    const found = forecastNow(plan);
     const { startAt } = found.clock;
     if (startAt === null) return { forecast: found, inTime: null };
     const late = (Date.parse(begunAt) - Date.parse(startAt)) / 60_000;
@@ -65,8 +50,8 @@ export const promised = ({
 /** A forecast with the guide through its cook, or through the day it is eaten. */
 export const guide = ({ plan, units, part }: { plan: Plan; units: UnitSystem; part: GuidePart }): Read<Reckoned> =>
   reckoned(() => {
-    const found = forecastNow(plan, units);
-    return { forecast: found, guide: guideOf(found, printerFor(units), part) };
+    const found = forecastNow(plan);
+    return { forecast: found, guide: guideOf(found, part) };
   });
 
 /** What a cook begins with. */

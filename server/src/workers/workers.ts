@@ -1,8 +1,9 @@
+import type { UnitSystem } from '@hervir/language';
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import type { Read } from '@hervir/contract';
-import type { Forecast, GuidePart, Plan, UnitSystem } from '@hervir/core';
+import type { Forecast, GuidePart, Plan } from '@hervir/core';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';

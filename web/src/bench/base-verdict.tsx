@@ -1,4 +1,5 @@
-import { inTen, printerFor, type Forecast } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { inTen, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { LEVEL_TONES, Verdict } from '../shared/verdict';

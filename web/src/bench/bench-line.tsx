@@ -1,4 +1,5 @@
-import { printDuration, withStage, type DinnerOdds, type Forecast, type Plan } from '@hervir/core';
+import { printDuration } from '@hervir/language';
+import { withStage, type DinnerOdds, type Forecast, type Plan } from '@hervir/core';
 import { Button, Checkbox } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Line } from '../shared/line/line';

@@ -1,15 +1,5 @@
-import {
-  afterBusyPot,
-  clashesOf,
-  partAhead,
-  printDuration,
-  printerFor,
-  together,
-  type Forecast,
-  type Mend,
-  type Plan,
-  upperFirst,
-} from '@hervir/core';
+import { printDuration, printerFor, upperFirst } from '@hervir/language';
+import { afterBusyPot, clashesOf, partAhead, together, type Forecast, type Mend, type Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -219,7 +209,6 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       pot: inSentence(one.plan.cooker.name),
       clock: { ...one.clock, eatAt: one.clock.eatAt ?? serveAt },
     })),
-    printerFor(system),
   );
   return (
     <section aria-label={t('bench.this-evening')}>

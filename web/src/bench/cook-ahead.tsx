@@ -1,14 +1,5 @@
-import {
-  COOK_AHEAD,
-  COOLS,
-  LIMITS,
-  printDuration,
-  readyAt,
-  shiftIso,
-  WARM_WAYS,
-  type Forecast,
-  type Plan,
-} from '@hervir/core';
+import { printDuration, say } from '@hervir/language';
+import { COOK_AHEAD, COOLS, LIMITS, readyAt, shiftIso, WARM_WAYS, type Forecast, type Plan } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { AheadList } from '../shared/ahead-list';
@@ -20,7 +11,6 @@ import { clockTime, dayWord, WARM_WORDS } from '../shared/words';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
 import { rich, t, textOf } from '../language/t';
-import { say } from '@hervir/language';
 import { labelled } from '../language/labelled';
 
 const SAME_EVENING = 0;

@@ -1,4 +1,5 @@
-import { type Alternative, lowerFirst, type Plan, printDuration } from '@hervir/core';
+import { lowerFirst, printDuration } from '@hervir/language';
+import type { Alternative, Plan } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { MeltCurve } from '../shared/melt-curve';

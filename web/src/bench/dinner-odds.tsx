@@ -1,14 +1,5 @@
-import {
-  inTen,
-  printDuration,
-  shiftIso,
-  spareOf,
-  withSpare,
-  type Cause,
-  type DinnerOdds,
-  type Forecast,
-  type Plan,
-} from '@hervir/core';
+import { type Message, printDuration, say } from '@hervir/language';
+import { inTen, shiftIso, spareOf, withSpare, type Cause, type DinnerOdds, type Forecast, type Plan } from '@hervir/core';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX } from 'd3-shape';
 import { Radio } from 'antd';
@@ -19,7 +10,6 @@ import { useBeside } from '../workers/use-beside';
 import type { Edit } from './station';
 import styles from './dinner-odds.module.css';
 import { rich, t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const CAUSE_WORDS: Readonly<Record<Cause, Message>> = {
   animal: say('bench.the-animal-tougher-than-most'),

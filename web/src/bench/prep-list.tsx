@@ -1,4 +1,5 @@
-import { bowlsOf, prepSteps, printDuration, printerFor } from '@hervir/core';
+import { printDuration, printerFor } from '@hervir/language';
+import { bowlsOf, prepSteps } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { Instead } from './instead';
@@ -10,8 +11,8 @@ import { t } from '../language/t';
 export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): ReactNode {
   const { system, print } = useUnits();
   const placed = forecast ? { ...plan, ...forecast.placed } : plan;
-  const steps = prepSteps(placed, printerFor(system));
-  const bowls = forecast ? bowlsOf(forecast, printerFor(system)) : [];
+  const steps = prepSteps(placed);
+  const bowls = forecast ? bowlsOf(forecast) : [];
   return (
     <section aria-label={t('bench.prep-list')} className={listsStyles['prep']}>
       <h3>{t('bench.prep-in-the-order-of')}</h3>

@@ -1,4 +1,5 @@
-import { AROMATICS, aromaticKind, herbSwap, LIMITS, printerFor, type Aromatic, type Plan } from '@hervir/core';
+import { type Message, printerFor, say } from '@hervir/language';
+import { AROMATICS, aromaticKind, herbSwap, LIMITS, type Aromatic, type Plan } from '@hervir/core';
 import { AutoComplete, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
@@ -10,7 +11,6 @@ import { OwnSear } from './sear-own';
 import { changing, type StationProps } from './station';
 import { WhenStage } from './when-stage';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const GIVES: Readonly<Record<Plan['sear']['school'], Message>> = {
   hard: say('bench.every-face-brown-the-deepest'),
@@ -151,7 +151,7 @@ function AromaticRest({
   readonly change: (part: Partial<Aromatic>) => void;
 }): ReactNode {
   const { system } = useUnits();
-  const swap = herbSwap(ingredient, grams, printerFor(system));
+  const swap = herbSwap(ingredient, grams);
   return (
     <>
       <Select

@@ -1,14 +1,5 @@
-import {
-  inTen,
-  isHotKind,
-  listed,
-  partAhead,
-  printDuration,
-  TARGET_WORDS,
-  type Forecast,
-  type Stage,
-  upperFirst,
-} from '@hervir/core';
+import { printDuration, upperFirst } from '@hervir/language';
+import { inTen, isHotKind, partAhead, TARGET_WORDS, type Forecast, type Stage } from '@hervir/core';
 import { Button } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { DinnerTime } from '../shared/dinner-time';
@@ -20,7 +11,7 @@ import { useNow } from '../shared/use-now';
 import { useBench } from '../state/bench/bench-store';
 import { useFitted } from './use-fitted';
 import styles from './bench.module.css';
-import { rich, t } from '../language/t';
+import { listed, rich, t } from '../language/t';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;

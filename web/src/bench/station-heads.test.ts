@@ -1,4 +1,5 @@
-import { dinnerOdds, forecast, inTen, newPlan, printerFor, type DinnerOdds, type Plan } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { dinnerOdds, forecast, inTen, newPlan, type DinnerOdds, type Plan } from '@hervir/core';
 import { stationHeads, type StationHead } from './station-heads';
 
 const metric = printerFor('metric');

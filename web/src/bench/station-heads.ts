@@ -1,22 +1,8 @@
-import {
-  cutById,
-  cutTitle,
-  fallsByItself,
-  inTen,
-  liquidById,
-  liquidWord,
-  partAhead,
-  printDuration,
-  type DinnerOdds,
-  type Forecast,
-  type Plan,
-  type QuantityKind,
-  type MoveKind,
-} from '@hervir/core';
+import { type Message, printDuration, type QuantityKind, say } from '@hervir/language';
+import { cutById, cutTitle, fallsByItself, inTen, liquidById, liquidWord, partAhead, type DinnerOdds, type Forecast, type Plan, type MoveKind } from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { clockTime, FORM_PHRASES } from '../shared/words';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 /** The stations of the bench, in the order of the work. */
 export const STATIONS = ['meat', 'sear', 'pot', 'vegetables', 'release', 'sauce', 'clock'] as const;

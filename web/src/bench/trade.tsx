@@ -1,8 +1,8 @@
-import { inTen, printDuration, type Alternative, type ReleaseMethod } from '@hervir/core';
+import { type Message, printDuration, say } from '@hervir/language';
+import { inTen, type Alternative, type ReleaseMethod } from '@hervir/core';
 import type { ReactNode } from 'react';
 import styles from './trade.module.css';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 /** The ways down, and what each gives. */
 export const WAYS: Readonly<Record<ReleaseMethod, { label: Message; gives: Message }>> = {

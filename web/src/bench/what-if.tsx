@@ -1,15 +1,5 @@
-import {
-  GRADES,
-  LIMITS,
-  METHODS,
-  printDuration,
-  USUAL_OVEN_C,
-  type Forecast,
-  type Grade,
-  type Method,
-  type More,
-  type Plan,
-} from '@hervir/core';
+import { type Message, printDuration, say } from '@hervir/language';
+import { GRADES, LIMITS, METHODS, USUAL_OVEN_C, type Forecast, type Grade, type Method, type More, type Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -21,7 +11,6 @@ import type { Alternatives, Answer } from '../workers/reckoning';
 import type { Edit } from './station';
 import styles from './what-if.module.css';
 import { rich, t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 export const METHOD_NAMES: Readonly<Record<Method, Message>> = {
   oven: say('bench.oven'),

@@ -1,20 +1,6 @@
+import { printDuration, printerFor, upperFirst } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
-import {
-  aheadCaution,
-  aheadText,
-  bowlsOf,
-  cutById,
-  cutTitle,
-  guideOf,
-  moveOf,
-  prepSteps,
-  printDuration,
-  printerFor,
-  TARGET_WORDS,
-  upperFirst,
-  type Forecast,
-  type Guide,
-} from '@hervir/core';
+import { aheadCaution, aheadText, bowlsOf, cutById, cutTitle, guideOf, moveOf, prepSteps, TARGET_WORDS, type Forecast, type Guide } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -72,16 +58,16 @@ export function Card(): ReactNode {
   if (!record.data || !forecast) return <p className="room dim">{t('card.opening')}</p>;
   const { plan, clock } = forecast;
   const printer = printerFor(system);
-  const guide = guideOf(forecast, printer);
+  const guide = guideOf(forecast);
   // What has its own day stands with it, and not a second time among tonight's.
   const dated = new Set<string>(clock.startAt === null ? [] : ['salt-ahead', 'marinate', 'thaw', 'soak']);
-  const prep = prepSteps({ ...plan, ...forecast.placed }, printer).filter(({ kind }) => !dated.has(kind));
-  const bowls = bowlsOf(forecast, printer);
+  const prep = prepSteps({ ...plan, ...forecast.placed }).filter(({ kind }) => !dated.has(kind));
+  const bowls = bowlsOf(forecast);
   const rows = rowsOf(clock, guide);
   const before = forecast.ahead.filter(({ kind }) => kind !== 'warm' && kind !== 'cook');
   const day = forecast.nextDay && {
     ...forecast.nextDay.clock,
-    rows: rowsOf(forecast.nextDay.clock, guideOf(forecast, printer, 'day')),
+    rows: rowsOf(forecast.nextDay.clock, guideOf(forecast, 'day')),
   };
   return (
     <div className="room">

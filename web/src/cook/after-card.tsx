@@ -1,4 +1,5 @@
-import { delaysOf, endsInFridge, isTheDay, LIMITS, printDuration, SECTION_WORDS, SECTIONS } from '@hervir/core';
+import { printDuration } from '@hervir/language';
+import { delaysOf, endsInFridge, isTheDay, LIMITS, SECTION_WORDS, SECTIONS } from '@hervir/core';
 import { Button, Input } from 'antd';
 import { Suspense, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';

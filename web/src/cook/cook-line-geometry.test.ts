@@ -1,22 +1,12 @@
-import {
-  asCooked,
-  cookState,
-  forecast,
-  guideOf,
-  newPlan,
-  soFar,
-  printerFor,
-  TARGET_BAND,
-  type CookEvent,
-  type CookState,
-} from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { asCooked, cookState, forecast, guideOf, newPlan, soFar, TARGET_BAND, type CookEvent, type CookState } from '@hervir/core';
 import { cookLine, warp, type CookLineGeometry } from './cook-line-geometry';
 
 const SERVE = '2027-01-17T19:00:00+01:00';
 const MINUTE = 60_000;
 const plan = { ...newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }), serveAt: SERVE };
 const f = forecast(plan);
-const guide = guideOf(f, printerFor('metric'));
+const guide = guideOf(f);
 const begin = Date.parse(SERVE) - guide.totalMinutes * MINUTE;
 const LAYOUT = { width: 900, height: 180, target: TARGET_BAND.fork };
 

@@ -1,4 +1,5 @@
-import { isTheDay, upperFirst } from '@hervir/core';
+import { upperFirst } from '@hervir/language';
+import { isTheDay } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';

@@ -1,4 +1,5 @@
-import { printDuration, SECTION_WORDS, type CookState, type Delay, type DelayCause } from '@hervir/core';
+import { printDuration } from '@hervir/language';
+import { SECTION_WORDS, type CookState, type Delay, type DelayCause } from '@hervir/core';
 import { t } from '../language/t';
 
 const CAUSES: Readonly<Partial<Record<DelayCause, (much: string) => string>>> = {

@@ -1,4 +1,5 @@
-import { printDuration, type CookState } from '@hervir/core';
+import { printDuration } from '@hervir/language';
+import type { CookState } from '@hervir/core';
 import { t } from '../language/t';
 
 /** Less is on time, minutes. */

@@ -1,10 +1,10 @@
-import { LIMITS, type Cooker, type QuantityKind, type Range } from '@hervir/core';
+import { type Message, type QuantityKind, say } from '@hervir/language';
+import { LIMITS, type Cooker, type Range } from '@hervir/core';
 import { Input, InputNumber, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 interface NumberRow {
   readonly key: 'litres' | 'baseDiameterCm' | 'gaugeKPa' | 'watts' | 'minimumLiquidMl' | 'burnCutoutC';

@@ -9,6 +9,9 @@ const PARTS = {
   en: { first: () => import('@hervir/language/en/first'), rest: () => import('@hervir/language/en/rest') },
 } as const satisfies Readonly<Record<string, { readonly first: Part; readonly rest: Part }>>;
 
+/** How each language writes numbers, lists and days. */
+const LOCALES = { en: 'en-GB' } as const satisfies Readonly<Record<keyof typeof PARTS, string>>;
+
 /** A language the page can speak. */
 export type Language = keyof typeof PARTS;
 
@@ -20,7 +23,7 @@ export async function beginToSpeak(language: Language): Promise<void> {
   const { messages } = await PARTS[language].first();
   spoken = language;
   rest = null;
-  speak(language, [messages]);
+  speak(LOCALES[language], [messages]);
 }
 
 /** Everything that the other rooms say; fetched once. */

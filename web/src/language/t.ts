@@ -1,19 +1,24 @@
-import { wordsFor, type Catalog, type Code, type Text, type ValuesOf, type Words } from '@hervir/language';
-import { printerFor, type UnitSystem } from '@hervir/core';
+import {
+  listing,
+  wordsFor,
+  type Catalog,
+  type Code,
+  type Text,
+  type UnitSystem,
+  type ValuesOf,
+  type Words,
+} from '@hervir/language';
 import { createElement, Fragment, type ReactNode } from 'react';
 
 /** What the page speaks: one language and one set of units at a time; who changes them draws the page anew. */
 let catalogs: readonly Catalog[] = [];
-let locale = 'en';
+let locale = 'en-GB';
 let system: UnitSystem = 'metric';
 let words: Words | null = null;
 
 function spoken(): Words {
   if (words === null) {
-    const printer = printerFor(system);
-    words = wordsFor(locale, catalogs, (kind, value) =>
-      kind === 'rise' ? printer.rise(value) : kind === 'litres' ? printer.litres(value) : printer.quantity(kind, value),
-    );
+    words = wordsFor(locale, catalogs, system);
   }
   return words;
 }
@@ -56,6 +61,9 @@ export const t = <C extends Code>(code: C, ...values: ValuesOf<C>): string => sp
 
 /** The words of a message that was put together elsewhere; words that are nobody's to translate stay as they are. */
 export const textOf = (text: Text): string => spoken().text(text);
+
+/** Names as a sentence lists them. */
+export const listed = (names: readonly Text[]): string => textOf(listing(names));
 
 /** Elements in the place of values. */
 export type Elements<V> = {

@@ -1,5 +1,5 @@
+import { printDuration } from '@hervir/language';
 import type { LogItem, LogPage } from '@hervir/contract';
-import { printDuration } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import dayjs from 'dayjs';

@@ -1,9 +1,9 @@
-import { SECTION_WORDS, upperFirst, type CookState, type Delay, type DelayCause, type SectionId } from '@hervir/core';
+import { type Message, say, upperFirst } from '@hervir/language';
+import { SECTION_WORDS, type CookState, type Delay, type DelayCause, type SectionId } from '@hervir/core';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import styles from './cause-bars.module.css';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const CAUSES: Readonly<Partial<Record<DelayCause, Message>>> = {
   start: say('log.begun'),

@@ -1,8 +1,9 @@
-import { cookState, forecast, guideOf, newPlan, printerFor, type CookEvent } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { cookState, forecast, guideOf, newPlan, type CookEvent } from '@hervir/core';
 import { happenedIn } from './happened';
 
 const START = Date.parse('2027-01-17T15:00:00Z');
-const guide = guideOf(forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })), printerFor('metric'));
+const guide = guideOf(forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })));
 
 /** What was told, a minute apart. */
 function texts(

@@ -1,5 +1,6 @@
+import { printDuration, upperFirst } from '@hervir/language';
 import type { LogItem } from '@hervir/contract';
-import { printDuration, runTimesOf, SECTION_WORDS, upperFirst, type CookState } from '@hervir/core';
+import { runTimesOf, SECTION_WORDS, type CookState } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { t } from '../language/t';
 

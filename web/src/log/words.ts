@@ -1,8 +1,8 @@
+import { type Message, say, upperFirst } from '@hervir/language';
 import type { LogItem, Result } from '@hervir/contract';
-import { againstTarget, cutById, cutTitle, upperFirst } from '@hervir/core';
+import { againstTarget, cutById, cutTitle } from '@hervir/core';
 import { GRADE_WORDS, WANTED_WORDS } from '../shared/words';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 /** The shape of how it came out, before other words. */
 export const RESULT_SHAPES: Readonly<Record<Result, string>> = {

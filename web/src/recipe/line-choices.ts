@@ -1,17 +1,7 @@
+import { type Message, say, upperFirst } from '@hervir/language';
 import type { RecipeLine, RecipeWhen } from '@hervir/contract';
-import {
-  AROMATICS,
-  CUTS,
-  cutById,
-  cutTitle,
-  GRAINS,
-  LIQUIDS,
-  THICKENER_KINDS,
-  upperFirst,
-  VEGETABLES,
-} from '@hervir/core';
+import { AROMATICS, CUTS, cutById, cutTitle, GRAINS, LIQUIDS, THICKENER_KINDS, VEGETABLES } from '@hervir/core';
 import { t } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 export type As = RecipeLine['as'];
 

@@ -1,19 +1,11 @@
-import {
-  type BurnerLevel,
-  type CookerCommand,
-  type Frame,
-  LIMITS,
-  lowerFirst,
-  type Plan,
-  type SauteLevel,
-} from '@hervir/core';
+import { lowerFirst, type Message, say } from '@hervir/language';
+import { type BurnerLevel, type CookerCommand, type Frame, LIMITS, type Plan, type SauteLevel } from '@hervir/core';
 import { InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { clsx } from 'clsx';
 import cookerPanelStyles from './cooker-panel.module.css';
 import rehearseStyles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const SAUTE: readonly (readonly [SauteLevel, Message])[] = [
   ['low', say('rehearse.low')],

@@ -1,14 +1,6 @@
+import { lowerFirst } from '@hervir/language';
 import type { Reading, RehearsalRecord } from '@hervir/contract';
-import {
-  canBeThrownIn,
-  FAULT_WORDS,
-  GRAINS,
-  lowerFirst,
-  VEGETABLES,
-  type CookState,
-  type FaultId,
-  type GuideStep,
-} from '@hervir/core';
+import { canBeThrownIn, FAULT_WORDS, GRAINS, VEGETABLES, type CookState, type FaultId, type GuideStep } from '@hervir/core';
 import { Checkbox } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';

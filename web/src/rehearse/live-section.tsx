@@ -1,4 +1,5 @@
-import { LIKELY_K, printerFor, sectionNow, type Forecast, type Frame } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { LIKELY_K, sectionNow, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { sectionGeometry } from '../shared/section/geometry';
 import { PotDrawing, STUCK_PX } from '../shared/section/pot-drawing';
@@ -24,7 +25,7 @@ function heat(frame: Frame, cutoutC: number): { tone: string; word: string } {
 export function LiveSection({ frame, forecast }: { readonly frame: Frame; readonly forecast: Forecast }): ReactNode {
   const [ref, width] = useWidth();
   const { system, print } = useUnits();
-  const section = sectionNow(forecast, frame, printerFor(system));
+  const section = sectionNow(forecast, frame);
   const g = width > 0 ? sectionGeometry(section, { width, height: HEIGHT }) : null;
   const { tone, word } = heat(frame, forecast.burn.cutoutC - LIKELY_K);
   return (

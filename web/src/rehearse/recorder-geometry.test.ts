@@ -1,4 +1,5 @@
-import { forecast, guideOf, newPlan, printerFor, SimulatedCook, steadyHand, type Frame } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { forecast, guideOf, newPlan, SimulatedCook, steadyHand, type Frame } from '@hervir/core';
 import { strip } from './recorder-geometry';
 
 const OPTIONS = { width: 800, height: 220, cutoutC: 145, highestKPa: 72 };
@@ -6,7 +7,7 @@ const OPTIONS = { width: 800, height: 220, cutoutC: 145, highestKPa: 72 };
 /** What a whole braise of the refuge tells, cooked as the guide says. */
 function telemetry(): readonly Frame[] {
   const f = forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }));
-  const run = new SimulatedCook(f, guideOf(f, printerFor('metric')), {
+  const run = new SimulatedCook(f, guideOf(f), {
     seed: 3,
     scatter: false,
     startMs: Date.parse('2027-01-17T16:00:00Z'),

@@ -1,4 +1,5 @@
-import { LIKELY_K, upperFirst, type Forecast, type Frame } from '@hervir/core';
+import { type Message, say, upperFirst } from '@hervir/language';
+import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
@@ -6,7 +7,6 @@ import { strip, type Trace } from './recorder-geometry';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const HEIGHT = 218;
 /** From here on a longer label has room, px; and how wide a letter of it is. */

@@ -1,5 +1,6 @@
+import { printerFor } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
-import { printerFor, RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic } from '@hervir/core';
+import { RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useEffect, type ReactNode } from 'react';
@@ -124,7 +125,6 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
   const { steps, why, caution, sign } = rescueFor(
     topic,
     id === null && !cooking ? null : forecast,
-    printerFor(system),
     at?.figures ?? null,
   );
   const list = (

@@ -1,14 +1,5 @@
-import {
-  aheadCaution,
-  aheadText,
-  lateOnes,
-  missedText,
-  partAhead,
-  type AheadTask,
-  type Plan,
-  upperFirst,
-  withAheadDone,
-} from '@hervir/core';
+import { upperFirst } from '@hervir/language';
+import { aheadCaution, aheadText, lateOnes, missedText, partAhead, type AheadTask, type Plan, withAheadDone } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useUnits } from './use-units';

@@ -1,5 +1,6 @@
+import { upperFirst } from '@hervir/language';
 import type { LearntView } from '@hervir/contract';
-import { cutById, cutTitle, upperFirst } from '@hervir/core';
+import { cutById, cutTitle } from '@hervir/core';
 import { inSentence } from './words';
 import { t } from '../language/t';
 

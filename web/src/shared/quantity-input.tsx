@@ -1,4 +1,5 @@
-import { parseQuantity, type QuantityKind, type Range } from '@hervir/core';
+import { parseQuantity, type QuantityKind } from '@hervir/language';
+import type { Range } from '@hervir/core';
 import { Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useUnits } from './use-units';

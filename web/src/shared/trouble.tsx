@@ -1,4 +1,4 @@
-import { upperFirst } from '@hervir/core';
+import { upperFirst } from '@hervir/language';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { Away, Refused } from '../api/client';

@@ -1,4 +1,4 @@
-import { printQuantity, type QuantityKind, type UnitSystem } from '@hervir/core';
+import { printQuantity, type QuantityKind, type UnitSystem } from '@hervir/language';
 import { useCallback } from 'react';
 import { useSettings } from '../api/queries';
 

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@hervir/core';
+import type { UnitSystem } from '@hervir/language';
 
 /** Where kitchens weigh in pounds and ounces. Common practice. */
 const IN_POUNDS: ReadonlySet<string> = new Set(['US', 'LR', 'MM']);

@@ -1,5 +1,6 @@
+import { type Message, say, upperFirst } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
-import { AISLES, roundTo, shoppingList, upperFirst, type Aisle, type ShoppingLine } from '@hervir/core';
+import { AISLES, roundTo, shoppingList, type Aisle, type ShoppingLine } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { App, Button, Checkbox } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
@@ -12,7 +13,6 @@ import { dayWord } from '../shared/words';
 import { useShopping } from '../state/shopping-store';
 import styles from './shopping.module.css';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 
 const AISLE_NAMES: Readonly<Record<Aisle, Message>> = {
   meat: say('shopping.meat'),

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
+import { printerFor } from '@hervir/language';
 import type { CookRecord, StoredCookEvent } from '@hervir/contract';
-import { forecast, guideOf, newPlan, printerFor, type CookEvent } from '@hervir/core';
+import { forecast, guideOf, newPlan, type CookEvent } from '@hervir/core';
 import { answer } from '../testing/answer';
 import { keptPresses, keptRunning } from './device-cooks';
 import { eventsOf, press, receiveCooks, receiveEvent, sendAll, useCooks } from './cooks-store';
@@ -11,7 +12,7 @@ const record: CookRecord = {
   braiseId: null,
   name: 'Goat neck',
   plan,
-  guide: guideOf(forecast(plan), printerFor('metric')),
+  guide: guideOf(forecast(plan)),
   units: 'metric',
   startedAt: '2027-01-17T15:00:00Z',
   finishedAt: null,

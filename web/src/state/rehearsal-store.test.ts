@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
+import { printerFor } from '@hervir/language';
 import type { RehearsalNow, RehearsalRecord } from '@hervir/contract';
-import { forecast, guideOf, newPlan, printerFor, type Frame } from '@hervir/core';
+import { forecast, guideOf, newPlan, type Frame } from '@hervir/core';
 import { answer } from '../testing/answer';
 import { act, rehearsalMs, setPace, tellRehearsal, useRehearsal, watchRehearsal } from './rehearsal-store';
 
@@ -25,7 +26,7 @@ const record: RehearsalRecord = {
   name: 'Goat neck',
   exercise: null,
   plan,
-  guide: guideOf(forecast(plan), printerFor('metric')),
+  guide: guideOf(forecast(plan)),
   units: 'metric',
   seed: 7,
   createdAt: NOW,

@@ -1,3 +1,4 @@
+import { printerFor } from '@hervir/language';
 import type {
   BraiseRecord,
   BraiseSummary,
@@ -10,16 +11,7 @@ import type {
   StoredCooker,
   StoredKept,
 } from '@hervir/contract';
-import {
-  COOKER_SETS,
-  forecast,
-  guideOf,
-  newPlan,
-  printerFor,
-  type CookEvent,
-  type GuidePart,
-  type Plan,
-} from '@hervir/core';
+import { COOKER_SETS, forecast, guideOf, newPlan, type CookEvent, type GuidePart, type Plan } from '@hervir/core';
 import { configure, render, screen, within } from '@testing-library/react';
 import userEvent, { PointerEventsCheckLevel, type UserEvent } from '@testing-library/user-event';
 import { App } from '../app/app';
@@ -103,7 +95,7 @@ export function aCook(
     braiseId: null,
     name: plan.name,
     plan: { ...plan, learnt: {} },
-    guide: guideOf(forecast(plan), printerFor('metric'), part),
+    guide: guideOf(forecast(plan), part),
     units: 'metric',
     startedAt: NOW,
     finishedAt: null,

@@ -3,7 +3,7 @@ import { messages as rest } from '@hervir/language/en/rest';
 import { TextDecoder, TextEncoder } from 'node:util';
 import { speak } from '../language/t';
 
-speak('en', [first, rest]);
+speak('en-GB', [first, rest]);
 
 // What jsdom lacks and rooms ask for. A test that runs without a page is left alone.
 // A room is hundreds of lines: a failed look prints its beginning.

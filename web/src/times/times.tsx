@@ -1,16 +1,6 @@
+import { lowerFirst, type Message, say } from '@hervir/language';
 import { PrinterOutlined } from '@ant-design/icons';
-import {
-  type Cut,
-  CUTS,
-  DEFAULT_COOKER,
-  lowerFirst,
-  type ReleaseMethod,
-  SPECIES,
-  type Species,
-  type TimesCell,
-  type TimesFor,
-  workingTemperatureC,
-} from '@hervir/core';
+import { type Cut, CUTS, DEFAULT_COOKER, type ReleaseMethod, SPECIES, type Species, type TimesCell, type TimesFor, workingTemperatureC } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -23,7 +13,6 @@ import { CutPicture } from './cut-picture';
 import { clsx } from 'clsx';
 import styles from './times.module.css';
 import { rich, t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
 import { labelled } from '../language/labelled';
 
 type Show = Species | 'all';

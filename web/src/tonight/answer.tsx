@@ -1,4 +1,5 @@
-import { inTen, shiftIso, TARGET_WORDS, upperFirst, type Forecast } from '@hervir/core';
+import { upperFirst } from '@hervir/language';
+import { inTen, shiftIso, TARGET_WORDS, type Forecast } from '@hervir/core';
 import { Spin } from 'antd';
 import type { ReactNode } from 'react';
 import { lateStart } from '../shared/late-start';

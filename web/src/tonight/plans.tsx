@@ -1,5 +1,6 @@
+import { printDuration } from '@hervir/language';
 import type { BraiseSummary } from '@hervir/contract';
-import { cutById, cutTitle, printDuration } from '@hervir/core';
+import { cutById, cutTitle } from '@hervir/core';
 import { App, Input, Modal } from 'antd';
 import { Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,6 @@
+import { printerFor } from '@hervir/language';
 import type { BraiseSummary } from '@hervir/contract';
-import { afterBusyPot, cookedAt, printerFor, together, type AfterBusyPot, type Together } from '@hervir/core';
+import { afterBusyPot, cookedAt, together, type AfterBusyPot, type Together } from '@hervir/core';
 import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
@@ -45,7 +46,7 @@ function besideOneAnother(
           },
         ],
   );
-  const beside = new Map(together(known, print).map((one) => [one.id, one]));
+  const beside = new Map(together(known).map((one) => [one.id, one]));
   return waiting.map(({ plan, reckoned }): NextPlan => {
     const own = beside.get(plan.id);
     if (own === undefined || reckoned === null || plan.serveAt === null) return { plan, begins: null };

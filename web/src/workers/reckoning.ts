@@ -1,46 +1,5 @@
-import {
-  asCooked,
-  catchUp,
-  dinnerNow,
-  dinnerOdds,
-  forecast,
-  formAlternatives,
-  keptTasks,
-  mends,
-  PlanError,
-  pressureMinutesLike,
-  releaseAlternatives,
-  rescale,
-  stillTough,
-  printerFor,
-  timesOverWeight,
-  timesRow,
-  withLearnt,
-  type AheadTask,
-  type Alternative,
-  type AsCooked,
-  type CatchUp,
-  type CookState,
-  type DinnerNow,
-  type DinnerOdds,
-  type Forecast,
-  type Form,
-  type Grade,
-  type Guide,
-  type Kept,
-  type LearntRow,
-  type Mend,
-  type Method,
-  type More,
-  type Plan,
-  type SoFar,
-  type Rescaled,
-  type TimesCell,
-  type TimesFor,
-  type UnitSystem,
-  withoutPressure,
-  type WithoutPressure,
-} from '@hervir/core';
+import { printerFor, type UnitSystem } from '@hervir/language';
+import { asCooked, catchUp, dinnerNow, dinnerOdds, forecast, formAlternatives, keptTasks, mends, PlanError, pressureMinutesLike, releaseAlternatives, rescale, stillTough, timesOverWeight, timesRow, withLearnt, type AheadTask, type Alternative, type AsCooked, type CatchUp, type CookState, type DinnerNow, type DinnerOdds, type Forecast, type Form, type Grade, type Guide, type Kept, type LearntRow, type Mend, type Method, type More, type Plan, type SoFar, type Rescaled, type TimesCell, type TimesFor, withoutPressure, type WithoutPressure } from '@hervir/core';
 
 /** The field that makes a plan impossible. Errors lose their class on the way out of a worker. */
 export interface PlanFault {
@@ -80,7 +39,7 @@ export const reckoning = {
   teach: (learnt: readonly LearntRow[]): void => {
     rows = learnt;
   },
-  forecast: (plan: Plan, system: UnitSystem): Answer<Forecast> => answer(() => forecast(taught(plan), system)),
+  forecast: (plan: Plan, system: UnitSystem): Answer<Forecast> => answer(() => forecast(taught(plan))),
   alternatives: (plan: Plan): Answer<Alternatives> =>
     answer(() => {
       const base = forecast(taught(plan));
@@ -97,14 +56,14 @@ export const reckoning = {
     answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
   rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
     answer(() => {
-      const { plan: next, changes } = rescale(forecast(taught(plan), system), servings, system);
+      const { plan: next, changes } = rescale(forecast(taught(plan)), servings);
       return { plan: { ...next, learnt: plan.learnt }, changes };
     }),
   stillTough: (plan: Plan, done: number | SoFar, found: Grade): Answer<More | null> =>
     answer(() => stillTough(taught(plan), done, found)),
   asCooked: (plan: Plan, so: SoFar): Answer<AsCooked> => answer(() => asCooked(taught(plan), so)),
   catchUp: (plan: Plan, state: CookState, nowMs: number, system: UnitSystem): Answer<CatchUp[]> =>
-    answer(() => catchUp(forecast(taught(plan), system), state, nowMs, printerFor(system))),
+    answer(() => catchUp(forecast(taught(plan)), state, nowMs)),
   mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
   timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),

@@ -1,4 +1,5 @@
-import type { Forecast, Plan, UnitSystem } from '@hervir/core';
+import type { UnitSystem } from '@hervir/language';
+import type { Forecast, Plan } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
 import { useUnits } from '../shared/use-units';
 import { reckoner } from './reckoner';

@@ -3,14 +3,13 @@ import { DEFAULT_COOKER } from '../../plan/defaults';
 import { PlanError } from '../../plan/plan-error';
 import type { Plan } from '../../plan/plan';
 import { planFor } from '../../testing/fixtures';
-import { printerFor } from '../../units/quantity';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 import { prepSteps } from '../../words/prep-list';
 import { RESCUE_TOPICS, rescueFor } from '../rescue/rescue';
 import { sectionsOf } from './section';
+import { english, speakIn } from '../../testing/said-in-english';
 
-const METRIC = printerFor('metric');
 
 const chuck = (more: Partial<Plan> = {}, meat: Partial<Plan['meat']> = {}): Plan =>
   planFor('beef-chuck', 'chunks', 1300, more, meat);
@@ -94,7 +93,7 @@ describe('the fill and the minimum', () => {
     const f = forecast(brim);
     expect(f.fill.over).toBe(true);
     expect(f.cautions.map(({ code }) => code)).toContain('over-fill');
-    const less = f.fill.remedies.find(({ text }) => text.includes('less'))?.change;
+    const less = f.fill.remedies.find(({ text }) => english(text).includes('less'))?.change;
     const after = forecast({ ...brim, ...less });
     expect(after.fill.over).toBe(false);
     expect(after.liquid.belowMinimum).toBe(false);
@@ -104,8 +103,8 @@ describe('the fill and the minimum', () => {
     const full = planFor('pork-shoulder', 'chunks', 5200);
     const f = forecast(full);
     expect(f.fill.over).toBe(true);
-    expect(f.fill.remedies.some(({ text }) => text.includes('less'))).toBe(false);
-    const runs = f.fill.remedies.find(({ text }) => text.includes('runs'))?.change;
+    expect(f.fill.remedies.some(({ text }) => english(text).includes('less'))).toBe(false);
+    const runs = f.fill.remedies.find(({ text }) => english(text).includes('runs'))?.change;
     const after = forecast({ ...full, ...runs });
     expect(after.fill.over).toBe(false);
     expect(after.liquid.belowMinimum).toBe(false);
@@ -187,13 +186,13 @@ describe('the sauté', () => {
 
 describe('the section', () => {
   test('shows sear, deglazing, lid on and opened, to scale, each with its words', () => {
-    const sections = sectionsOf(forecast(chuck()), METRIC);
+    const sections = sectionsOf(forecast(chuck()));
     expect(sections.map(({ stage }) => stage)).toEqual(['sear', 'deglaze', 'lid-on', 'opened']);
     for (const section of sections) {
       // 5.7 l over a base of 21.5 cm stand 15.7 cm high.
       expect(section.heightCm).toBeCloseTo(15.7, 1);
       expect(section.liquidCm).toBeLessThan(section.heightCm);
-      expect(section.text.length).toBeGreaterThan(30);
+      expect(english(section.text).length).toBeGreaterThan(30);
     }
     expect(sections[0]?.sticking).toBe('fond');
     expect(sections[2]?.sticking).toBe('clean');
@@ -201,7 +200,7 @@ describe('the section', () => {
 
   test('nothing is seared in the pot: it begins with the lid on', () => {
     const plan = chuck({ sear: { school: 'none', where: 'pot', order: 'meat-first' }, deglaze: null });
-    expect(sectionsOf(forecast(plan), METRIC).map(({ stage }) => stage)).toEqual(['lid-on', 'opened']);
+    expect(sectionsOf(forecast(plan)).map(({ stage }) => stage)).toEqual(['lid-on', 'opened']);
   });
 
   test('whatever the plan, no height is below nothing', () => {
@@ -217,7 +216,7 @@ describe('the section', () => {
             liquids: [{ liquid: 'water', ml, temperatureC: 20 }],
             additions: [{ ingredient: 'tomato-paste', grams: paste, when: 'on-top' }],
           });
-          for (const { liquidCm, bedCm, topCm, rackCm } of sectionsOf(forecast(plan), METRIC)) {
+          for (const { liquidCm, bedCm, topCm, rackCm } of sectionsOf(forecast(plan))) {
             for (const height of [liquidCm, bedCm, topCm, rackCm]) expect(height).toBeGreaterThanOrEqual(0);
           }
         },
@@ -228,7 +227,7 @@ describe('the section', () => {
 });
 
 test('in US units no text of a forecast, a section, a prep list or a rescue is metric', () => {
-  const us = printerFor('us');
+  speakIn('us');
   const plan = chuck(
     {
       deglaze: null,
@@ -244,7 +243,7 @@ test('in US units no text of a forecast, a section, a prep list or a rescue is m
     },
     { trimGrams: 100, rub: { grams: 30, sugar: true } },
   );
-  const f = forecast(plan, 'us');
+  const f = forecast(plan);
   const texts = [
     ...f.reasons.map(({ text }) => text),
     ...f.burn.causes.flatMap(({ text, remedies }) => [text, ...remedies.map((remedy) => remedy.text)]),
@@ -252,10 +251,11 @@ test('in US units no text of a forecast, a section, a prep list or a rescue is m
     ...f.fill.remedies.map(({ text }) => text),
     ...f.saute.troubles.map(({ text }) => text),
     ...f.clock.tasks.map(({ label }) => label),
-    ...sectionsOf(f, us).map(({ text }) => text),
-    ...prepSteps(plan, us).map(({ text }) => text),
-    ...RESCUE_TOPICS.flatMap((topic) => [...rescueFor(topic, f, us).steps, ...rescueFor(topic, f, us).why]),
+    ...sectionsOf(f).map(({ text }) => text),
+    ...prepSteps(plan).map(({ text }) => text),
+    ...RESCUE_TOPICS.flatMap((topic) => [...rescueFor(topic, f).steps, ...rescueFor(topic, f).why]),
   ];
   expect(texts.length).toBeGreaterThan(60);
+  speakIn('metric');
   for (const text of texts) expect(text).not.toMatch(/\d (ml|l|g|kg|cm|°C)\b/);
 });

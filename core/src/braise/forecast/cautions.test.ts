@@ -1,7 +1,6 @@
 import type { Plan } from '../../plan/plan';
 import { DEFAULT_COOKER } from '../../plan/defaults';
 import { planFor } from '../../testing/fixtures';
-import { printerFor } from '../../units/quantity';
 import { cautionsFor, type Caution } from './cautions';
 import { forecast } from './forecast';
 import { guideOf } from '../guide/guide';
@@ -119,7 +118,7 @@ describe('cautions', () => {
 describe('at the pot', () => {
   const quick = { method: 'quick', naturalMinutes: 0 } as const;
   const planned = forecast({ ...plain, cooker: DEFAULT_COOKER, sear: hardSear, release: quick });
-  const guide = guideOf(planned, printerFor('metric'));
+  const guide = guideOf(planned);
   test.each([
     ['board-meat', /raw meat/],
     ['lock', /gasket/],

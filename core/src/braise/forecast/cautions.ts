@@ -1,9 +1,9 @@
+import { say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../../plan/meats';
 import { cutById } from '../../larder/cuts';
 import { liquidById } from '../../larder/liquids';
 import type { Plan } from '../../plan/plan';
 import type { BurnLevel } from '../../pot/base-temperature';
-import { inDegreesOf, type UnitSystem } from '../../units/quantity';
 import { CAUTION_WORDS, type CautionCode } from '../../words/caution-words';
 import type { LiquidLevel } from './lid';
 
@@ -14,14 +14,14 @@ export type Step = 'meat' | 'sear' | 'pot' | 'vegetables' | 'release' | 'plate';
 export interface Caution {
   readonly code: CautionCode;
   readonly step: Step;
-  readonly text: string;
-  readonly source: string;
+  readonly text: Text;
+  readonly source: Text;
   /** The lids it stands at, counted from one; null where it is not a lid's. */
   readonly runs: readonly number[] | null;
 }
 
 /** Sources are named from memory: none was open when these were written. */
-const MANUAL = "the cooker's manual; national extension services";
+const MANUAL = say('cautions.the-cookers-manual-national-extension');
 
 /** A lid as far as it can hurt. */
 export interface LidFacts {
@@ -60,25 +60,25 @@ const RULES: readonly Rule[] = [
   {
     code: 'board-order',
     step: 'meat',
-    source: 'USDA FSIS, basics for handling food safely',
+    source: say('cautions.usda-fsis-basics-for-handling'),
     when: always,
   },
   {
     code: 'frozen-start',
     step: 'meat',
-    source: 'USDA FSIS, thawing and slow-cooker guidance',
+    source: say('cautions.usda-fsis-thawing-and-slow'),
     when: (plan) => meatsOf(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
   },
   {
     code: 'frozen-sear',
     step: 'sear',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) => plan.sear.school !== 'none' && meatsOf(plan).some(({ startsFrom }) => startsFrom === 'frozen'),
   },
   {
     code: 'marinade-raw',
     step: 'meat',
-    source: 'USDA FSIS',
+    source: say('cautions.usda-fsis'),
     when: (plan) => meatsOf(plan).some(({ marinade }) => marinade !== null),
   },
   {
@@ -90,7 +90,7 @@ const RULES: readonly Rule[] = [
   {
     code: 'sugar-rub',
     step: 'sear',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) => plan.meat.rub?.sugar === true && plan.sear.school !== 'none' && plan.sear.where === 'pot',
   },
   {
@@ -123,20 +123,20 @@ const RULES: readonly Rule[] = [
   {
     code: 'grain-dry',
     step: 'pot',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: always,
     at: ({ missingMl }) => missingMl > 0,
   },
   {
     code: 'raw-waits',
     step: 'pot',
-    source: 'USDA FSIS, danger zone; US FDA Food Code 2022, 3-501.16',
+    source: say('cautions.usda-fsis-danger-zone-us'),
     when: (plan, { inTheWarm }) => plan.waitsMinutes > 0 || inTheWarm.minutes > inTheWarm.most,
   },
   {
     code: 'raw-middle',
     step: 'release',
-    source: 'USDA FSIS safe minimum internal temperature chart',
+    source: say('cautions.usda-fsis-safe-minimum-internal'),
     when: (_, { middleIsSafe }) => !middleIsSafe,
   },
   {
@@ -149,13 +149,13 @@ const RULES: readonly Rule[] = [
   {
     code: 'blender',
     step: 'sear',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) => plan.finish.blend || plan.additions.some(({ apart }) => apart?.steps.includes('blend') === true),
   },
   {
     code: 'chilli-fumes',
     step: 'sear',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) =>
       plan.additions.some(
         ({ ingredient, apart }) => ingredient === 'chilli-blend' && apart?.steps.includes('toast') === true,
@@ -170,7 +170,7 @@ const RULES: readonly Rule[] = [
   {
     code: 'kidney-bean',
     step: 'vegetables',
-    source: 'US FDA, Bad Bug Book, phytohaemagglutinin',
+    source: say('cautions.us-fda-bad-bug-book'),
     when: (plan) => plan.grains.some(({ grain, grams }) => grain === 'kidney-bean-soaked' && grams > 0),
   },
   {
@@ -189,25 +189,25 @@ const RULES: readonly Rule[] = [
   {
     code: 'keep-warm',
     step: 'release',
-    source: 'US FDA Food Code 2022, 3-501.16',
+    source: say('cautions.us-fda-food-code-2022'),
     when: (plan) => plan.cooker.kind === 'electric',
   },
   {
     code: 'stopped-cook',
     step: 'release',
-    source: 'USDA FSIS safe minimum internal temperature chart. Your local food-safety authority comes first.',
+    source: say('cautions.usda-fsis-safe-minimum-internal-temperature'),
     when: always,
   },
   {
     code: 'bone-splinters',
     step: 'plate',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) => meatsOf(plan).some(({ boneIn, cut }) => boneIn && cutById(cut).boneShare > 0),
   },
   {
     code: 'alcohol-stays',
     step: 'plate',
-    source: 'common practice',
+    source: say('cautions.common-practice'),
     when: (plan) =>
       [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids].some(
         // Only what holds alcohol has an alternative without.
@@ -217,19 +217,19 @@ const RULES: readonly Rule[] = [
   {
     code: 'cools-slowly',
     step: 'plate',
-    source: 'US FDA Food Code 2022, 3-501.14. Your local food-safety authority comes first.',
+    source: say('cautions.us-fda-food-code-2022-3'),
     when: (plan, { coolsInTime }) => plan.cookAhead !== undefined && !coolsInTime,
   },
   {
     code: 'warm-through',
     step: 'plate',
-    source: 'USDA FSIS, leftovers and food safety. Your local food-safety authority comes first.',
+    source: say('cautions.usda-fsis-leftovers-and-food'),
     when: ({ cookAhead }) => cookAhead !== undefined,
   },
   {
     code: 'cooling',
     step: 'plate',
-    source: 'US FDA Food Code 2022, 3-501.14; USDA FSIS. Your local food-safety authority comes first.',
+    source: say('cautions.us-fda-food-code-2022-3-501'),
     when: always,
   },
 ];
@@ -239,13 +239,12 @@ const RULES: readonly Rule[] = [
  *
  * @param plan the plan
  * @param found what the reckoning found of its fill, base and liquid
- * @param system the cook's units, for its temperatures
  * @example cautionsFor(plan, { lids: [], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 }, coolsInTime: true }).some((caution) => caution.code === 'lid-steam') // true
  */
-export function cautionsFor(plan: Plan, found: Found, system: UnitSystem = 'metric'): Caution[] {
+export function cautionsFor(plan: Plan, found: Found): Caution[] {
   return RULES.flatMap(({ code, step, source, when, at }) => {
     const runs = at ? found.lids.filter((lid) => at(lid)).map(({ run }) => run) : null;
-    const text = inDegreesOf(system, CAUTION_WORDS[code]);
+    const text = CAUTION_WORDS[code];
     return when(plan, found) && runs?.length !== 0 ? [{ code, step, text, source, runs }] : [];
   });
 }

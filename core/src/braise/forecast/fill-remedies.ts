@@ -1,6 +1,6 @@
+import type { Text } from '@hervir/language/message';
 import type { Plan } from '../../plan/plan';
 import { scaledPlan } from '../../plan/scale';
-import type { Printer } from '../../units/quantity';
 import type { Fill } from '../../pot/fill';
 import type { Ledger } from '../../pot/ledger';
 import { fillText } from '../../words/lid-words';
@@ -9,7 +9,7 @@ import { jugful, pourMore } from './remedies';
 
 /** The fill part of a forecast. */
 export interface FillInWords extends Fill {
-  readonly text: string;
+  readonly text: Text;
   readonly remedies: readonly Remedy[];
 }
 
@@ -53,10 +53,9 @@ function partOf(
  * @param plan the plan
  * @param fill how full it is
  * @param ledger its liquid
- * @param print the cook's units
  */
-export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Printer): FillInWords {
-  const text = fillText(fill, plan.cooker.litres, 1, print);
+export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger): FillInWords {
+  const text = fillText(fill, plan.cooker.litres, 1);
   if (!fill.over) return { ...fill, text, remedies: [] };
   const remedies: RemedyFact[] = lessLiquid(plan, fill, ledger);
   if (fill.runs > 1) {
@@ -66,11 +65,11 @@ export function fillInWords(plan: Plan, fill: Fill, ledger: Ledger, print: Print
   if (fill.potLitres !== null) {
     remedies.push({ code: 'larger-pot', values: { litres: fill.potLitres }, change: null });
   }
-  return { ...fill, text, remedies: remedies.map((fact) => remedyInWords(fact, print)) };
+  return { ...fill, text, remedies: remedies.map((fact) => remedyInWords(fact)) };
 }
 
 /** What to pour when the liquid is under the cooker's minimum. */
-export function minimumRemedy(plan: Plan, ledger: Ledger, print: Printer): Remedy | null {
+export function minimumRemedy(plan: Plan, ledger: Ledger): Remedy | null {
   if (!ledger.belowMinimum) return null;
-  return remedyInWords(pourMore(plan, ledger.shortMl), print);
+  return remedyInWords(pourMore(plan, ledger.shortMl));
 }

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import type { AheadTask } from '../../clock/ahead';
 import type { ReasonFact } from '../../words/reason-words';
 import type { DatedSchedule } from '../../clock/schedule';
@@ -28,7 +29,7 @@ import type { Saute } from './saute';
 export interface CutForecast {
   readonly portion: PortionId;
   readonly cut: string;
-  readonly name: string;
+  readonly name: Text;
   readonly mean: number;
   readonly grade: Grade;
   readonly chance: Chance;
@@ -45,7 +46,7 @@ export interface CutForecast {
 export type Reason = ReasonFact & {
   /** Which figure: a path of the forecast, or a name of the sentence. */
   readonly figure: string;
-  readonly text: string;
+  readonly text: Text;
 };
 
 /** What a plan leads to. Parts that are not reckoned yet are absent. */
@@ -116,7 +117,7 @@ export interface Forecast {
   readonly allTexturesMet: boolean;
   /** The meat that waits outside: how long, and its middle when it is served; null where it stays in. */
   readonly foil: { readonly minutes: number; readonly coreC: number } | null;
-  readonly finish: Finish & { readonly platingText: string };
+  readonly finish: Finish & { readonly platingText: Text };
   readonly yield: Yield;
   readonly leftovers: Leftovers;
   /** Of the evening it is cooked: it ends on the table, or, where it is cooked ahead, in the fridge. */

@@ -30,7 +30,6 @@ import { leftovers } from '../../stations/leftovers';
 import { yieldOf } from '../../stations/plate';
 import { solveSauce, type SauceBase, type SauceFigures } from '../../stations/sauce';
 import type { SearPlan } from '../../stations/sear';
-import { printerFor, type UnitSystem } from '../../units/quantity';
 import { shiftIso } from '../../units/time';
 import { finishWords } from '../../words/finish-words';
 import { platingSentence } from '../../words/step-words';
@@ -207,8 +206,7 @@ function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number |
  * Accuracy: the reference minutes of the trade within 15 % or 4 minutes.
  * @example forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })).tenderness.grade // 'fork'
  */
-export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
-  const print = printerFor(system);
+export function forecast(plan: Plan): Forecast {
   const before: CurvePoint[] = [];
   const found = evening(plan, before);
   const { resolved, ready, odds, proposedMinutes, pressureMinutes, run, staging, piece: meat } = found;
@@ -220,7 +218,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
   const fill = fillOf(resolved, contentsOf(resolved, piece, charges, ledger.freeAtStartMl));
   const lids = lidsOf(found);
   const base = hottest(lids);
-  const burn = burnInWords(resolved, base.base, print, base.run);
+  const burn = burnInWords(resolved, base.base, base.run);
   const sauce = sauceFor(found, ledger);
   const figures = figuresFor(found, sauce);
   const { portions } = figures;
@@ -228,7 +226,6 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
   const said: Told = {
     plan: resolved,
     portions,
-    print,
     sizes: new Map(
       staging.stages.flatMap(({ items }) => items.map(({ portion, sizeCm }) => [portion, sizeCm] as const)),
     ),
@@ -252,7 +249,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
     plan,
     portions: portions.map((portion) => ({ ...portion, ends: ends.get(portion.id) ?? 'bowl' })),
     method,
-    lids: lids.map((lid) => lidInWords(resolved, lid, print)),
+    lids: lids.map((lid) => lidInWords(resolved, lid)),
     meats: cuts,
     placed: { vegetables: resolved.vegetables, grains: resolved.grains },
     pressureMinutes,
@@ -301,11 +298,11 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       preheatMinutes,
       aromatics: aromaticSteps(plan.aromatics),
     },
-    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics, print),
-    fill: fillInWords(plan, fill, ledger, print),
+    saute: sauteOf(plan, sear, (plan.sear.where === 'pot' ? sear.minutes : 0) + aromatics),
+    fill: fillInWords(plan, fill, ledger),
     liquid: {
       ...ledger,
-      remedy: minimumRemedy(plan, ledger, print),
+      remedy: minimumRemedy(plan, ledger),
       schools: liquidSchools(resolved, piece, charges, loaded.accounts.boiledKg * 1000),
     },
     burn: { ...burn, run: base.run === 1 ? 'first' : 'second' },
@@ -323,7 +320,7 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       })),
     ),
     nextDay: kept,
-    leftovers: leftovers(plan.servings, print, plan.serveAt),
+    leftovers: leftovers(plan.servings, plan.serveAt),
     ahead: aheadOf(plan, {
       startAt,
       totalMinutes: schedule.totalMinutes,
@@ -337,25 +334,21 @@ export function forecast(plan: Plan, system: UnitSystem = 'metric'): Forecast {
       handsOnMinutes: schedule.handsOnMinutes,
       tasks: schedule.tasks,
     },
-    cautions: cautionsFor(
-      resolved,
-      {
-        lids: lids.map((lid) => ({
-          run: lid.run,
-          over: lid.fill.over,
-          liquid: lid.liquid.level,
-          missingMl: lid.liquid.missingMl,
-          base: lid.base.level,
-          foams: foamsAt(found, lid),
-        })),
-        middleIsSafe: cuts.every(({ safe }) => safe),
-        inTheWarm: inTheWarm(found, schedule),
-        coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
-      },
-      system,
-    ),
+    cautions: cautionsFor(resolved, {
+      lids: lids.map((lid) => ({
+        run: lid.run,
+        over: lid.fill.over,
+        liquid: lid.liquid.level,
+        missingMl: lid.liquid.missingMl,
+        base: lid.base.level,
+        foams: foamsAt(found, lid),
+      })),
+      middleIsSafe: cuts.every(({ safe }) => safe),
+      inTheWarm: inTheWarm(found, schedule),
+      coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
+    }),
   } as const satisfies Omit<Forecast, 'reasons'>;
-  return { ...partial, reasons: reasonsFor(partial, print) };
+  return { ...partial, reasons: reasonsFor(partial) };
 }
 
 /** What becomes of it until it is eaten, and the clock of that day; null where it is eaten the same day. */

@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import { cutById } from '../../larder/cuts';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
@@ -35,8 +36,8 @@ const DRY_KG = 0.01;
 function noLiquid(plan: Plan): PlanError {
   return new PlanError(
     'liquids',
-    'there is no liquid left when the lid goes on: no steam, no pressure, a burnt base',
-    `at least ${plan.cooker.minimumLiquidMl} ml, the cooker’s minimum`,
+    say('kitchen-pot.there-is-no-liquid-left'),
+    say('kitchen-pot.at-least-ml-the-cookers', { minimumLiquidMl: plan.cooker.minimumLiquidMl }),
   );
 }
 

@@ -1,3 +1,4 @@
+import { quantity, say } from '@hervir/language/message';
 import { vegetableById } from '../../larder/vegetables';
 import { pieceOf } from '../../meat/piece';
 import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
@@ -291,8 +292,8 @@ function noPressure(plan: Plan, stage: PlannedStage): PlanError {
   const at = plan.stages.findIndex(({ id }) => id === stage.id);
   return new PlanError(
     at < 0 ? 'liquids' : `stages[${at}]`,
-    'the pot does not come to pressure again: too little liquid is left in it, or too little heat',
-    `at least ${plan.cooker.minimumLiquidMl} ml at this lid, the cooker’s minimum`,
+    say('later-stages.the-pot-does-not-come'),
+    say('later-stages.at-least-ml-at-this', { minimumLiquidMl: quantity('volume', plan.cooker.minimumLiquidMl) }),
   );
 }
 

@@ -1,7 +1,7 @@
+import type { Text } from '@hervir/language/message';
 import type { Plan, StageId } from '../../plan/plan';
 import { stageOf, withStage } from '../../plan/stage-settings';
 import type { BurnLevel } from '../../pot/base-temperature';
-import type { Printer } from '../../units/quantity';
 import { lessLiquid } from './fill-remedies';
 import type { Lid } from './lid';
 import { atLid, fillText, liquidText } from '../../words/lid-words';
@@ -10,7 +10,7 @@ import { burnInWords, jugful, pourMore, type CauseInWords } from './remedies';
 
 /** A lid with its verdicts in words, each with what mends it. */
 interface Mended {
-  readonly text: string;
+  readonly text: Text;
   readonly remedies: readonly Remedy[];
 }
 
@@ -24,7 +24,7 @@ export interface LidInWords {
     readonly worstC: number;
     readonly cutoutC: number;
     readonly level: BurnLevel;
-    readonly text: string;
+    readonly text: Text;
     readonly causes: readonly CauseInWords[];
   };
 }
@@ -66,12 +66,11 @@ function pourAt(plan: Plan, { stage, run }: Lid, missingMl: number): RemedyFact[
  *
  * @param plan the plan
  * @param lid of the evening
- * @param print the cook's units
  */
-export function lidInWords(plan: Plan, lid: Lid, print: Printer): LidInWords {
+export function lidInWords(plan: Plan, lid: Lid): LidInWords {
   const { stage, run, fill, liquid, base } = lid;
-  const burn = burnInWords(plan, base, print, run);
-  const said = (facts: readonly RemedyFact[]): Remedy[] => facts.map((fact) => remedyInWords(fact, print));
+  const burn = burnInWords(plan, base, run);
+  const said = (facts: readonly RemedyFact[]): Remedy[] => facts.map((fact) => remedyInWords(fact));
   const spare = { freeAtStartMl: liquid.atLockMl, minimumMl: liquid.minimumMl };
   // Twice a spoon over what is dry, where it only runs out on the way.
   const wants = Math.max(liquid.minimumMl - liquid.atLockMl, liquid.missingMl + (liquid.level === 'dry' ? 60 : 0));
@@ -83,12 +82,12 @@ export function lidInWords(plan: Plan, lid: Lid, print: Printer): LidInWords {
       share: fill.share,
       limit: fill.limit,
       level: fill.level,
-      text: fillText(fill, plan.cooker.litres, run, print),
+      text: fillText(fill, plan.cooker.litres, run),
       remedies: said(fill.over ? (run === 1 ? lessLiquid(plan, fill, spare) : brothOut(plan, lid)) : []),
     },
     liquid: {
       ...liquid,
-      text: liquidText(liquid, run, print),
+      text: liquidText(liquid, run),
       remedies: said(wants > 0.5 ? pourAt(plan, lid, wants) : []),
     },
     base: {

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { cutById } from '../../larder/cuts';
 import type { Plan } from '../../plan/plan';
 import { isSmallerForm, mendText, type MendFact } from '../../words/mend-words';
@@ -10,7 +11,7 @@ export type Mend = MendFact & {
   /** How much sooner, minutes. */
   readonly minutes: number;
   readonly change: Partial<Plan>;
-  readonly text: string;
+  readonly text: Text;
 };
 
 /** Not worth a change, minutes. */

@@ -9,14 +9,12 @@ import { coolStew, iceForBath } from '../../stations/cooling';
 import { OVEN_C, WARM_C, warmThrough } from '../../stations/warm-through';
 import { planFor } from '../../testing/fixtures';
 import { seriesTerms } from '../../testing/series';
-import { printerFor } from '../../units/quantity';
 import { guideOf } from '../guide/guide';
 import { stillTough } from '../guide/still-tough';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 
 const SUNDAY = '2027-01-17T19:00:00+01:00';
-const print = printerFor('metric');
 const ahead = (plan: Plan, part: Partial<CookAhead> = {}): Plan => ({ ...plan, cookAhead: { ...COOK_AHEAD, ...part } });
 const kept = (f: Forecast): NonNullable<Forecast['nextDay']> => f.nextDay as NonNullable<Forecast['nextDay']>;
 const CHUNKS = planFor('beef-chuck', 'chunks', 1500, { serveAt: SUNDAY });
@@ -137,7 +135,7 @@ describe('a braise that is cooked ahead', () => {
     const { checkShare } = kept(f);
     expect(checkShare).toBeLessThan(TARGET_BAND.fork[0]);
     const least = gradeOf(checkShare);
-    expect(guideOf(f, print).wanted).toBe(least);
+    expect(guideOf(f).wanted).toBe(least);
     expect(stillTough(plan, f.pressureMinutes, least)).toBeNull();
     expect(stillTough(plan, f.pressureMinutes, 'chewy')?.minutes).toBeGreaterThan(0);
     // Eaten the same evening, the same fork is sent back.
@@ -182,13 +180,13 @@ describe('a braise that is cooked ahead', () => {
   test('too deep is said as a caution at the step, and never kept silent', () => {
     const deep = forecast(ahead(CHUNKS, { depthCm: 10 }));
     expect(kept(deep).cooling.inTime).toBe(false);
-    const step = guideOf(deep, print).steps.find(({ section }) => section === 'put-away');
+    const step = guideOf(deep).steps.find(({ section }) => section === 'put-away');
     expect(step?.caution).toMatch(/cools too slowly/);
     expect(forecast(ahead(CHUNKS, { depthCm: 4 })).cautions.some(({ code }) => code === 'cools-slowly')).toBe(false);
   });
 
   test('the day of a plan that is eaten when it is cooked is refused', () => {
-    expect(() => guideOf(forecast(CHUNKS), print, 'day')).toThrow(RangeError);
+    expect(() => guideOf(forecast(CHUNKS), 'day')).toThrow(RangeError);
     expect(forecast(CHUNKS).nextDay).toBeNull();
   });
 

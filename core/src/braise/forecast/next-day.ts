@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import type { DatedSchedule } from '../../clock/schedule';
 import { isPulled, WARM_WAYS, type Meat, type Plan, type WarmWay } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';
@@ -141,7 +142,7 @@ export function nextDay(
   const all = { stove, oven, pressure };
   const warmed = all[warm] ?? warmBy('oven');
   if (warmed === null)
-    throw new PlanError('cookAhead.warm', 'it does not get hot all through', 'less of it, or cut smaller');
+    throw new PlanError('cookAhead.warm', say('next-day.it-does-not-get-hot'), say('next-day.less-of-it-or-cut'));
   const grams = pot.liquidKgNow * 1000 + meatsOf(plan).reduce((sum, meat) => sum + meat.grams, 0);
   const history = [...found.history, ...warmed.history];
   const facts = {

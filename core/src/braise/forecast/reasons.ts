@@ -6,7 +6,6 @@ import { cookRate } from '../../physics/cook-value';
 import { kitchenAirKPa, workingTemperatureC } from '../../pot/cooker';
 import { fallsByItself } from '../../pot/pressure-run';
 import { KEPT_C, WARM_C } from '../../stations/warm-through';
-import type { Printer } from '../../units/quantity';
 import { reasonText, type ReasonFact } from '../../words/reason-words';
 import { meltingMinutes } from './timing';
 import type { Forecast, Reason } from './forecast-document';
@@ -203,8 +202,7 @@ function factsOf(f: Unreasoned): Behind[] {
  * The reasons beside the figures: codes and the numbers the reckoning used, and their words.
  *
  * @param f the forecast but for its reasons
- * @param print the cook's units
  */
-export function reasonsFor(f: Unreasoned, print: Printer): Reason[] {
-  return factsOf(f).map(([figure, fact]) => ({ figure, ...fact, text: reasonText(fact, f, print) }));
+export function reasonsFor(f: Unreasoned): Reason[] {
+  return factsOf(f).map(([figure, fact]) => ({ figure, ...fact, text: reasonText(fact, f) }));
 }

@@ -1,6 +1,6 @@
+import type { Text } from '@hervir/language/message';
 import { liquidById } from '../../larder/liquids';
 import type { Plan } from '../../plan/plan';
-import type { Printer } from '../../units/quantity';
 import { wettingMl, type BurnCause, type BurnCauseId, type BurnVerdict } from '../../pot/base-temperature';
 import { baseAreaM2 } from '../../pot/cooker';
 import { baseText, causeText } from '../../words/base-words';
@@ -16,9 +16,9 @@ const plain = (
 
 /** A cause of a hot base, in words, with what mends it. */
 export interface CauseInWords extends BurnCause {
-  readonly text: string;
+  readonly text: Text;
   /** The first remedy's text: the contract's own key. */
-  readonly remedy: string;
+  readonly remedy: Text;
   readonly remedies: readonly Remedy[];
 }
 
@@ -26,7 +26,7 @@ export interface CauseInWords extends BurnCause {
 export interface Burn extends Omit<BurnVerdict, 'causes'> {
   readonly causes: readonly CauseInWords[];
   /** One line: what happens and why. */
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** A splash that lifts a fond, ml. Common practice. */
@@ -139,18 +139,17 @@ const REMEDIES: Readonly<Record<BurnCauseId, Mending>> = {
  *
  * @param plan the plan
  * @param verdict of {@link burnVerdict}
- * @param print the cook's units
  * @param run which lid it is, counted from one
  */
-export function burnInWords(plan: Plan, verdict: BurnVerdict, print: Printer, run: number): Burn {
+export function burnInWords(plan: Plan, verdict: BurnVerdict, run: number): Burn {
   const causes = verdict.causes.map((cause) => {
-    const remedies = REMEDIES[cause.cause](plan, verdict, run).map((fact) => remedyInWords(fact, print));
+    const remedies = REMEDIES[cause.cause](plan, verdict, run).map((fact) => remedyInWords(fact));
     return {
       ...cause,
-      text: causeText(plan, verdict, cause.cause, print, run),
+      text: causeText(plan, verdict, cause.cause, run),
       remedy: remedies[0]?.text ?? '',
       remedies,
     };
   });
-  return { ...verdict, causes, text: baseText(verdict, print) };
+  return { ...verdict, causes, text: baseText(verdict) };
 }

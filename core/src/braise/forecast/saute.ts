@@ -1,5 +1,5 @@
+import type { Text } from '@hervir/language/message';
 import type { Plan } from '../../plan/plan';
-import type { Printer } from '../../units/quantity';
 import { burnLevel, type BurnLevel } from '../../pot/base-temperature';
 import { SEAR_BASE_C } from '../../pot/loading';
 import type { SearPlan } from '../../stations/sear';
@@ -12,7 +12,7 @@ const SUGAR_BURNS_C = 165;
 const FOND_BURNS_C = 205;
 
 /** Something that goes wrong before the lid is on, and what to change. */
-export type SearTrouble = SearTroubleFact & { readonly text: string; readonly remedies: readonly Remedy[] };
+export type SearTrouble = SearTroubleFact & { readonly text: Text; readonly remedies: readonly Remedy[] };
 
 /** The base while it sears. */
 export interface Saute {
@@ -39,13 +39,12 @@ function wetRemedies(plan: Plan, wet: Exclude<SearPlan['wet'], null>): RemedyFac
  * @param plan the plan
  * @param sear its batches
  * @param sauteMinutes of sear and aromatics in the pot
- * @param print the cook's units
  */
-export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number, print: Printer): Saute {
+export function sauteOf(plan: Plan, sear: SearPlan, sauteMinutes: number): Saute {
   const troubles: SearTrouble[] = [];
   const add = (fact: SearTroubleFact, ...remedies: readonly RemedyFact[]): void => {
-    const text = searTroubleText(fact, print);
-    troubles.push({ ...fact, text, remedies: remedies.map((remedy) => remedyInWords(remedy, print)) });
+    const text = searTroubleText(fact);
+    troubles.push({ ...fact, text, remedies: remedies.map((remedy) => remedyInWords(remedy)) });
   };
   const inPot = plan.sear.where === 'pot';
   const sugar = plan.meat.rub?.sugar === true && sear.batches > 0;

@@ -1,18 +1,17 @@
 import type { Plan } from '../../plan/plan';
 import { DEFAULT_COOKER } from '../../plan/defaults';
 import { planFor, secondRun } from '../../testing/fixtures';
-import { printerFor } from '../../units/quantity';
 import { forecast } from './forecast';
 import { sectionsOf, type Section, type SectionStage } from './section';
+import { speakIn } from '../../testing/said-in-english';
 
-const METRIC = printerFor('metric');
 const neck = planFor('goat-neck', 'slices', 1600, {
   deglaze: { liquid: 'cider', ml: 150, scraped: true },
   liquids: [{ liquid: 'stock', ml: 400, temperatureC: 20 }],
 });
 const turnip: Plan['vegetables'][number] = { vegetable: 'turnip', grams: 450, texture: 'tender', place: 'second-run' };
 const cut = (plan: Plan): Map<SectionStage, Section> =>
-  new Map(sectionsOf(forecast(plan), METRIC).map((section) => [section.stage, section]));
+  new Map(sectionsOf(forecast(plan)).map((section) => [section.stage, section]));
 const at = (plan: Plan, stage: SectionStage): Section => {
   const found = cut(plan).get(stage);
   if (!found) throw new Error(`no section "${stage}"`);
@@ -97,7 +96,9 @@ describe('the pot cut open', () => {
       expect(text).toMatch(/^[A-Z].*\.$/);
       expect(title).not.toBe('');
     }
-    const us = sectionsOf(forecast(neck), printerFor('us')).map(({ text }) => text);
+    speakIn('us');
+    const us = sectionsOf(forecast(neck)).map(({ text }) => text);
+    speakIn('metric');
     expect(us.join(' ')).toMatch(/°F/);
     expect(us.join(' ')).not.toMatch(/°C|\bml\b|\bcm\b/);
   });

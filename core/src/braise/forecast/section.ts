@@ -1,8 +1,8 @@
+import { joined, quantity, say, type Text } from '@hervir/language/message';
 import { pieceOf } from '../../meat/piece';
 import { moveOf } from '../../method/moves';
 import { inBowls, inOrder, placesAfter, type Places } from '../../method/whereabouts';
 import type { StageId } from '../../plan/plan';
-import type { Printer } from '../../units/quantity';
 import { chargesOf } from '../../pot/charge';
 import { contentsOf, PACKING } from '../../pot/contents';
 import { fondOf, type Sticking } from '../../pot/base-temperature';
@@ -23,7 +23,7 @@ export type SectionStage = StageId;
 export interface Section {
   readonly stage: SectionStage;
   readonly moment: SectionMoment;
-  readonly title: string;
+  readonly title: Text;
   readonly diameterCm: number;
   readonly heightCm: number;
   readonly liquidCm: number;
@@ -35,20 +35,20 @@ export interface Section {
   readonly piece: { readonly lengthCm: number; readonly heightCm: number; readonly count: number } | null;
   /** Height of vegetables, grains and pastes over the meat. */
   readonly topCm: number;
-  readonly topWhat: string;
+  readonly topWhat: Text;
   readonly sticking: Sticking;
   readonly fillLineCm: number;
   readonly minimumLineCm: number;
   readonly baseC: number;
   /** The whole picture in words. */
-  readonly text: string;
+  readonly text: Text;
 }
 
-const STICKS: Readonly<Record<Sticking, string>> = {
-  clean: 'a clean base',
-  film: 'a film on the base',
-  fond: 'the brown layer of the sear on the base',
-  'sugar-crust': 'burnt sugar on the base',
+const STICKS: Readonly<Record<Sticking, Text>> = {
+  clean: say('section.a-clean-base'),
+  film: say('section.a-film-on-the-base'),
+  fond: say('section.the-brown-layer-of-the'),
+  'sugar-crust': say('section.burnt-sugar-on-the-base'),
 };
 
 type Common = Omit<Section, 'stage' | 'moment' | 'title' | 'liquidCm' | 'freeMl' | 'sticking' | 'baseC' | 'text'>;
@@ -63,6 +63,8 @@ function placesAtLid(f: Forecast, run: number): Places {
   return places;
 }
 
+const textsOrNothing = (texts: readonly Text[]): Text => (texts.length === 0 ? '' : joined(texts, ', '));
+
 /** At a later lid: what has gone in by then, and the meat out or in. */
 function laterSection(
   f: Forecast,
@@ -70,7 +72,6 @@ function laterSection(
   common: Common,
   cut: NonNullable<Section['piece']>,
   area: number,
-  print: Printer,
 ): Section {
   const run = f.stages.find(({ place }) => place === lid.stage);
   const places = placesAtLid(f, lid.run);
@@ -85,7 +86,7 @@ function laterSection(
   const liquidCm = freeMl < bedMl - solids ? freeMl / area / (1 - PACKING.plants) : (freeMl + solids) / area;
   const names = inPot.filter(({ id }) => here.includes(id)).map(({ name }) => name);
   const minutes = run?.minutes ?? 0;
-  const title = run?.name ? run.name : lid.run === 2 ? '2nd run' : `Run ${lid.run}`;
+  const title = run?.name ? run.name : lid.run === 2 ? say('section.2nd-run') : say('section.run', { run: lid.run });
   return {
     ...common,
     stage: lid.stage,
@@ -96,11 +97,19 @@ function laterSection(
     freeMl,
     bedCm: inside ? meatMl / PACKING.whole / area : 0,
     topCm: grams / PACKING.plants / area,
-    topWhat: names.join(', '),
+    topWhat: textsOrNothing(names),
     piece: inside ? cut : null,
     sticking: 'clean',
     baseC: lid.base.worstC,
-    text: `${lid.run === 2 ? 'Second run' : title}: ${names.length > 0 ? `${names.join(', ')} with ` : ''}the meat ${inside ? 'in' : 'out under foil'}; ${print.quantity('volume', freeMl)} of free liquid, ${minutes < 0.5 ? 'up to pressure and down again' : `${Math.round(minutes)} min`}.`,
+    text: say('section.with-the-meat-out-under', {
+      value: lid.run === 2 ? say('section.second-run') : title,
+      namesCount: names.length > 0,
+      list: textsOrNothing(names),
+      inside,
+      freeMl: quantity('volume', freeMl),
+      minutes: minutes < 0.5,
+      minutes2: Math.round(minutes),
+    }),
   };
 }
 
@@ -108,11 +117,10 @@ function laterSection(
  * The pot cut open, stage by stage, to scale: for the drawing and for those who do not see it.
  *
  * @param f a forecast
- * @param print the cook's units
  * @returns one section a stage; the sear's is left out where nothing is seared in the pot
- * @example sectionsOf(forecast(plan), printerFor('metric')).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
+ * @example sectionsOf(forecast(plan)).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
  */
-export function sectionsOf(f: Forecast, print: Printer): Section[] {
+export function sectionsOf(f: Forecast): Section[] {
   const plan = { ...f.plan, ...f.placed };
   const { cooker } = plan;
   const piece = pieceOf(plan.meat);
@@ -125,7 +133,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
   const onTop = charges.filter(({ stage }) => stage === 'on-top');
   const topWhat = [
     ...onTop.map(({ what }) => what),
-    ...(atLid.plantsMl + atLid.grainMl > 0 ? ['vegetables and grain'] : []),
+    ...(atLid.plantsMl + atLid.grainMl > 0 ? [say('section.vegetables-and-grain')] : []),
   ];
   const plantsBedMl = (atLid.plantsMl + atLid.grainMl) / PACKING.plants;
   const seared = plan.sear.school !== 'none' && plan.sear.where === 'pot';
@@ -154,7 +162,7 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
     bedCm: atLid.bedCm - plantsBedMl / area,
     rackCm: atLid.rackCm,
     topCm: (pastesMl + plantsBedMl) / area,
-    topWhat: topWhat.join(', '),
+    topWhat: textsOrNothing(topWhat),
     piece: cut,
     sticking: f.burn.sticking,
   };
@@ -164,13 +172,18 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       ...common,
       stage: 'sear',
       moment: { kind: 'sear' },
-      title: 'Searing',
+      title: say('section.searing'),
       liquidCm: 0,
       freeMl: 0,
       piece: { ...cut, count: Math.max(1, Math.min(inMiddle, f.sear.perBatch)) },
       sticking: fond,
       baseC: f.saute.baseC,
-      text: `Searing: ${f.sear.perBatch} of ${piece.count} pieces lie on a base of ${print.quantity('temperature', f.saute.baseC)} and cover ${Math.round(f.sear.coverage * 100)} % of it.`,
+      text: say('section.searing-of-pieces-lie-on', {
+        perBatch: f.sear.perBatch,
+        count: piece.count,
+        baseC: quantity('temperature', f.saute.baseC),
+        coverage: Math.round(f.sear.coverage * 100),
+      }),
     });
   }
   if (plan.deglaze !== null && f.sear.preheatMinutes > 0) {
@@ -179,12 +192,15 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       ...common,
       stage: 'deglaze',
       moment: { kind: 'deglaze' },
-      title: 'Deglazed',
+      title: say('section.deglazed'),
       liquidCm: left / area,
       freeMl: left,
       sticking: f.burn.sticking,
       baseC: f.pot.boilingC,
-      text: `Deglazed: ${print.quantity('volume', left)} are left, with ${STICKS[f.burn.sticking]}.`,
+      text: say('section.deglazed-are-left-with', {
+        left: quantity('volume', left),
+        sticks: STICKS[f.burn.sticking],
+      }),
     });
   }
   const over = f.fill.over ? 'over' : 'under';
@@ -193,22 +209,34 @@ export function sectionsOf(f: Forecast, print: Printer): Section[] {
       ...filled,
       stage: 'lid-on',
       moment: { kind: 'lid', run: 1 },
-      title: 'Lid on',
+      title: say('section.lid-on'),
       liquidCm: atLid.liquidCm,
       freeMl: f.liquid.freeAtStartMl,
       baseC: f.burn.baseC,
-      text: `Lid on: ${print.litres(f.fill.litres)}, ${over} the fill line; ${print.quantity('volume', f.liquid.freeAtStartMl)} of free liquid stand ${print.quantity('length', atLid.liquidCm)} high. At its worst the base is at ${print.quantity('temperature', f.burn.baseC)} against ${print.quantity('temperature', f.burn.cutoutC)}, with ${STICKS[f.burn.sticking]}.`,
+      text: say('section.lid-on-the-fill-line', {
+        litres: quantity('litres', f.fill.litres),
+        over,
+        freeAtStartMl: quantity('volume', f.liquid.freeAtStartMl),
+        liquidCm: quantity('length', atLid.liquidCm),
+        baseC: quantity('temperature', f.burn.baseC),
+        cutoutC: quantity('temperature', f.burn.cutoutC),
+        sticks: STICKS[f.burn.sticking],
+      }),
     },
-    ...f.lids.slice(1).map((lid) => laterSection(f, lid, common, cut, area, print)),
+    ...f.lids.slice(1).map((lid) => laterSection(f, lid, common, cut, area)),
     {
       ...filled,
       stage: 'opened',
       moment: { kind: 'opened' },
-      title: 'Opened',
+      title: say('section.opened'),
       liquidCm: atEnd.liquidCm,
       freeMl: f.liquid.freeAtEndMl,
       baseC: f.pot.boilingC,
-      text: `Opened: ${print.quantity('volume', f.liquid.freeAtEndMl)} of free liquid stand ${print.quantity('length', atEnd.liquidCm)} high, ${print.quantity('volume', f.liquid.fatMl)} of fat on it.`,
+      text: say('section.opened-of-free-liquid-stand', {
+        freeAtEndMl: quantity('volume', f.liquid.freeAtEndMl),
+        liquidCm: quantity('length', atEnd.liquidCm),
+        fatMl: quantity('volume', f.liquid.fatMl),
+      }),
     },
   );
   return sections;

@@ -1,7 +1,7 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import type { Plan } from '../../plan/plan';
 import { scaledPlan } from '../../plan/scale';
 import { roundTo } from '../../units/round';
-import { printerFor, type UnitSystem } from '../../units/quantity';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 
@@ -10,7 +10,7 @@ export interface Rescaled {
   readonly plan: Plan;
   readonly forecast: Forecast;
   /** In words, one line a change. */
-  readonly changes: readonly string[];
+  readonly changes: readonly Text[];
 }
 
 /**
@@ -20,11 +20,10 @@ export interface Rescaled {
  *
  * @param base the forecast of the plan as it is
  * @param servings people
- * @param system the cook's units
  * @throws PlanError where the new plan cannot be reckoned
  * @example rescale(forecast(plan), 8).plan.meat.grams // 3200
  */
-export function rescale(base: Forecast, servings: number, system: UnitSystem = 'metric'): Rescaled {
+export function rescale(base: Forecast, servings: number): Rescaled {
   const { plan } = base;
   const ratio = servings / plan.servings;
   const sized: Plan = {
@@ -44,48 +43,58 @@ export function rescale(base: Forecast, servings: number, system: UnitSystem = '
   const wantedPour = Math.max(0, wantedFree - otherMl);
   const share = poured > 0 ? wantedPour / poured : 1;
   const next: Plan = { ...sized, liquids: plan.liquids.map((item) => ({ ...item, ml: roundTo(item.ml * share, 10) })) };
-  const after = forecast(next, system);
-  return { plan: next, forecast: after, changes: changesBetween(base, after, system) };
+  const after = forecast(next);
+  return { plan: next, forecast: after, changes: changesBetween(base, after) };
 }
 
-function changesBetween(before: Forecast, after: Forecast, system: UnitSystem): string[] {
-  const print = printerFor(system);
-  const changes: string[] = [];
-  const say = (what: string, from: string, to: string, why: string): void => {
-    if (from !== to) changes.push(`${what}: ${from} becomes ${to}; ${why}.`);
+function changesBetween(before: Forecast, after: Forecast): Text[] {
+  const changes: Text[] = [];
+  const changed = (what: Text, from: Text, to: Text, why: Text): void => {
+    if (JSON.stringify(from) !== JSON.stringify(to)) changes.push(say('servings.becomes', { what, from, to, why }));
   };
-  const mass = (g: number): string => print.quantity('mass', g);
-  const ml = (v: number): string => print.quantity('volume', v);
-  say('Meat', mass(before.plan.meat.grams), mass(after.plan.meat.grams), 'so much a person');
-  say(
-    'Minutes under pressure',
-    `${before.pressureMinutes}`,
-    `${after.pressureMinutes}`,
+  const mass = (g: number): Text => quantity('mass', g);
+  const ml = (v: number): Text => quantity('volume', v);
+  changed(
+    say('servings.meat'),
+    mass(before.plan.meat.grams),
+    mass(after.plan.meat.grams),
+    say('servings.so-much-a-person'),
+  );
+  changed(
+    say('servings.minutes-under-pressure'),
+    String(before.pressureMinutes),
+    String(after.pressureMinutes),
     after.piece.thicknessCm > before.piece.thicknessCm * 1.01
-      ? `the piece is ${print.quantity('length', after.piece.thicknessCm)} thick, not ${print.quantity('length', before.piece.thicknessCm)}`
+      ? say('servings.the-piece-is-thick-not', {
+          now: quantity('length', after.piece.thicknessCm),
+          before: quantity('length', before.piece.thicknessCm),
+        })
       : after.piece.thicknessCm < before.piece.thicknessCm * 0.99
-        ? `the piece is thinner, ${print.quantity('length', after.piece.thicknessCm)}`
-        : 'a fuller pot comes up more slowly, and cooks on the way',
+        ? say('servings.the-piece-is-thinner', { now: quantity('length', after.piece.thicknessCm) })
+        : say('servings.a-fuller-pot-comes-up'),
   );
   const pouredMl = (f: Forecast): number => f.plan.liquids.reduce((sum, item) => sum + item.ml, 0);
   const atMinimum = after.liquid.freeAtStartMl < after.liquid.minimumMl + 30;
-  say(
-    'Liquid',
+  changed(
+    say('servings.liquid'),
     ml(pouredMl(before)),
     ml(pouredMl(after)),
-    atMinimum ? 'never under the cooker’s minimum' : 'as high around the meat as before',
+    atMinimum ? say('servings.never-under-the-cookers-minimum') : say('servings.as-high-around-the-meat'),
   );
-  say(
-    'Starch',
+  changed(
+    say('servings.starch'),
     mass(before.finish.thickenerGrams),
     mass(after.finish.thickenerGrams),
-    'it follows the volume of the sauce',
+    say('servings.it-follows-the-volume-of'),
   );
-  say(
-    'In all',
-    `${Math.round(before.clock.totalMinutes)} min`,
-    `${Math.round(after.clock.totalMinutes)} min`,
-    `${after.sear.batches} ${after.sear.batches === 1 ? 'batch' : 'batches'} to sear, ${Math.round(after.pot.minutesToPin)} min to the pin`,
+  changed(
+    say('servings.in-all'),
+    say('servings.min', { minutes: Math.round(before.clock.totalMinutes) }),
+    say('servings.min', { minutes: Math.round(after.clock.totalMinutes) }),
+    say('servings.batches-to-sear', {
+      batches: after.sear.batches,
+      minutesToPin: Math.round(after.pot.minutesToPin),
+    }),
   );
   if (after.fill.over) changes.push(after.fill.text);
   return changes;

@@ -1,3 +1,4 @@
+import { say } from '@hervir/language/message';
 import type { Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
 import {
@@ -210,8 +211,8 @@ export function chanceThrough(plan: Plan, piece: Piece, history: readonly Stretc
 export function tooWeak(plan: Plan): PlanError {
   return new PlanError(
     'cooker.watts',
-    `${plan.cooker.watts} W cannot bring this pot to pressure`,
-    'more watts, less in the pot, or a smaller pot',
+    say('timing.w-cannot-bring-this-pot', { watts: plan.cooker.watts }),
+    say('timing.more-watts-less-in-the'),
   );
 }
 

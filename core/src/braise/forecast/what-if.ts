@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { cutById, type Form } from '../../larder/cuts';
 import type { Plan, ReleaseMethod } from '../../plan/plan';
 import { textureWord } from '../../stations/doneness';
@@ -25,7 +26,7 @@ export interface Alternative {
   readonly chance: Forecast['tenderness']['chance'];
   readonly coreC: number;
   /** Vegetables and grains, and what each is like by this way. */
-  readonly textures: readonly { readonly name: string; readonly texture: string; readonly met: boolean }[];
+  readonly textures: readonly { readonly name: Text; readonly texture: Text; readonly met: boolean }[];
   /** From the lid on until it is open, minutes counted from there: the pot, and how far the collagen has come. */
   readonly curve: readonly Pick<CurvePoint, 'minute' | 'liquidC' | 'melted'>[];
   /** When on it the minutes under pressure are over. */

@@ -1,8 +1,8 @@
+import type { Text } from '@hervir/language/message';
 import type { CookEvent } from '../../clock/cook-events';
 import type { CookState, StepState } from '../../clock/cook-state';
 import { moveOf, type MoveKind } from '../../method/moves';
 import type { Plan } from '../../plan/plan';
-import type { Printer } from '../../units/quantity';
 import { searPlan } from '../../stations/sear';
 import { pieceOf } from '../../meat/piece';
 import { forecast } from '../forecast/forecast';
@@ -12,7 +12,7 @@ import { catchUpText, type CatchUpFact } from '../../words/at-the-pot-words';
 /** Something that brings dinner nearer, and what it costs. */
 export type CatchUp = CatchUpFact & {
   readonly minutes: number;
-  readonly text: string;
+  readonly text: Text;
   /** What pressing it tells; null where it has to be done at the board. */
   readonly does: Pick<CookEvent, 'kind' | 'payload'> | null;
 };
@@ -76,10 +76,9 @@ const fewer = ({ step }: StepState, by: number): CatchUp['does'] => ({
  * @param f the plan's forecast
  * @param state the cook
  * @param nowMs wall clock, ms since 1970
- * @param print the cook's units
  * @returns nothing where the rest cannot be hurried
  */
-export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Printer): CatchUp[] {
+export function catchUp(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
   const found: Way[] = valve(f, state, nowMs);
   const resting = ahead(state, 'rest');
   const rest = (resting?.minutes ?? 0) - SHORT_REST;
@@ -105,6 +104,6 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number, print: Pri
     if (saved >= WORTH) found.push({ fact: { id: 'sear', values: { minutes: saved } }, does: null });
   }
   return found
-    .map(({ fact, does }) => ({ ...fact, minutes: fact.values.minutes, text: catchUpText(fact, print), does }))
+    .map(({ fact, does }) => ({ ...fact, minutes: fact.values.minutes, text: catchUpText(fact), does }))
     .sort((a, b) => b.minutes - a.minutes);
 }

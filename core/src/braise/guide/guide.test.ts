@@ -5,13 +5,12 @@ import type { CookEvent } from '../../clock/cook-events';
 import { DEFAULT_COOKER } from '../../plan/defaults';
 import { RELEASES, SEAR_SCHOOLS, type Plan } from '../../plan/plan';
 import { planFor, secondRun } from '../../testing/fixtures';
-import { printerFor } from '../../units/quantity';
 import { catchUp } from './catch-up';
 import { forecast } from '../forecast/forecast';
 import { guideOf } from './guide';
 import { mends } from '../forecast/mends';
+import { english, speakIn } from '../../testing/said-in-english';
 
-const METRIC = printerFor('metric');
 const stovetop = { ...DEFAULT_COOKER, kind: 'stovetop' as const, timerStarts: 'pin' as const, watts: 2200 };
 
 describe('the guide', () => {
@@ -41,7 +40,7 @@ describe('the guide', () => {
               }
             : plan;
           const f = forecast(full);
-          const guide = guideOf(f, METRIC);
+          const guide = guideOf(f);
           const sum = guide.steps
             .filter(({ runsFrom }) => runsFrom === null)
             .reduce((total, { minutes, waitMinutes }) => total + minutes + waitMinutes, 0);
@@ -51,7 +50,7 @@ describe('the guide', () => {
             expect(step.minutes).toBeGreaterThanOrEqual(0);
             expect(step.title).not.toMatch(/undefined|NaN|null/);
             expect(step.title).not.toContain('!');
-            expect(step.button.length).toBeLessThan(40);
+            expect(english(step.button).length).toBeLessThan(40);
           }
         },
       ),
@@ -60,8 +59,8 @@ describe('the guide', () => {
   });
 
   test('what can hurt stands at its step', () => {
-    const { steps } = guideOf(forecast(planFor('goat-neck', 'slices', 1600)), METRIC);
-    const at = (id: string): string => steps.find((step) => step.id === id)?.caution ?? '';
+    const { steps } = guideOf(forecast(planFor('goat-neck', 'slices', 1600)));
+    const at = (id: string): string => english(steps.find((step) => step.id === id)?.caution ?? '');
     expect(at('lock')).toMatch(/gasket/);
     expect(at('natural')).toMatch(/valve|Keep warm/);
     expect(at('open')).toMatch(/never force the lid/);
@@ -70,7 +69,7 @@ describe('the guide', () => {
 
   test('a burner is turned down and off by hand; an electric pot ends by itself', () => {
     const pressure = (plan: Plan): { endsByItself: boolean; alarm: string } | undefined =>
-      guideOf(forecast(plan), METRIC).steps.find(({ id }) => id === 'pressure');
+      guideOf(forecast(plan)).steps.find(({ id }) => id === 'pressure');
     expect(pressure(planFor('goat-neck', 'slices', 1600))).toMatchObject({ endsByItself: true, alarm: 'turn' });
     expect(pressure(planFor('goat-neck', 'slices', 1600, { cooker: stovetop }))).toMatchObject({
       endsByItself: false,
@@ -81,12 +80,9 @@ describe('the guide', () => {
   test('a pot on a burner is lifted off it before anything else, however it is let down', () => {
     for (const method of RELEASES) {
       const steps = (cooker: typeof stovetop): string[] =>
-        guideOf(
-          forecast(planFor('goat-neck', 'slices', 1600, { cooker, release: { method, naturalMinutes: 3 } })),
-          METRIC,
-        )
+        guideOf(forecast(planFor('goat-neck', 'slices', 1600, { cooker, release: { method, naturalMinutes: 3 } })))
           .steps.filter(({ section }) => section === 'letting-down')
-          .map(({ title }) => title);
+          .map(({ title }) => english(title));
       expect(steps(stovetop)[0]).toMatch(/^Lift it off the burner(\. Leave it alone|, and open the valve)/);
       expect(steps({ ...stovetop, kind: 'electric' as never }).join(' ')).not.toContain('burner');
     }
@@ -97,7 +93,10 @@ describe('the guide', () => {
       vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
       stages: secondRun({ takeOutMl: 100 }),
     });
-    for (const { title, detail } of guideOf(forecast(plan, 'us'), printerFor('us')).steps) {
+    speakIn('us');
+    const { steps } = guideOf(forecast(plan));
+    speakIn('metric');
+    for (const { title, detail } of steps) {
       expect(`${title} ${detail}`).not.toMatch(/\d (ml|l|g|kg|cm|°C)\b/);
     }
   });
@@ -106,13 +105,13 @@ describe('the guide', () => {
 describe('winning time back', () => {
   const plan = planFor('goat-neck', 'slices', 1600, { serveAt: '2027-01-17T19:00:00+01:00' });
   const f = forecast(plan);
-  const guide = guideOf(f, METRIC);
+  const guide = guideOf(f);
   const begin = Date.parse(plan.serveAt ?? '') - guide.totalMinutes * 60_000;
   const started: CookEvent = { id: 'a', kind: 'started', at: new Date(begin).toISOString(), payload: {} };
 
   test('offers the valve with what it costs in tenderness, the rest and the sear, the most first', () => {
     const state = cookState(guide, [started], begin);
-    const ways = catchUp(f, state, begin, METRIC);
+    const ways = catchUp(f, state, begin);
     expect(ways.map(({ id }) => id)).toEqual(expect.arrayContaining(['valve', 'rest', 'sear']));
     expect(ways.map(({ minutes }) => minutes)).toEqual([...ways.map(({ minutes }) => minutes)].sort((a, b) => b - a));
     const valve = ways.find(({ id }) => id === 'valve');
@@ -127,7 +126,7 @@ describe('winning time back', () => {
       at: new Date(begin + 60_000).toISOString(),
       payload: { step: 'plate' },
     };
-    expect(catchUp(f, cookState(guide, [started, served], begin + 60_000), begin + 60_000, METRIC)).toEqual([]);
+    expect(catchUp(f, cookState(guide, [started, served], begin + 60_000), begin + 60_000)).toEqual([]);
   });
 });
 
@@ -151,7 +150,7 @@ test('a second run of no minutes is said as what it is: up to pressure, and down
   });
   const found = forecast(plan);
   expect(found.stages).toMatchObject([{ place: 'second-run', minutes: 0 }]);
-  const titles = guideOf(found, printerFor('metric')).steps.map(({ title }) => title);
+  const titles = guideOf(found).steps.map(({ title }) => title);
   expect(titles).toContain('Lid locked, valve closed, start: no minutes, only up to pressure');
   expect(titles.join(' ')).not.toMatch(/\b0 min/);
 });

@@ -1,10 +1,10 @@
+import { joined, say } from '@hervir/language/message';
 import { gradeOf, leastGrade } from '../../meat/tenderness';
 import type { DatedSchedule } from '../../clock/schedule';
 import { spareOf } from '../../clock/spare';
 import type { AgainSteps, Guide, GuidePart, GuideStep, GuideTrack } from '../../clock/guide-step';
 import type { Forecast } from '../forecast/forecast-document';
 import { mainBlocks, type Block, type Step } from '../../method/step';
-import type { Printer } from '../../units/quantity';
 import { spareSentence, stepWords, type StepWords } from '../../words/step-words';
 import { trackWords } from '../../words/task-words';
 import { toldOf } from './told-of';
@@ -56,7 +56,9 @@ function tracksOf(f: Forecast, told: Told, part: GuidePart): GuideTrack[] {
 
 /** A step's words, and what there is to spare before it. */
 function withSpareSaid(words: StepWords, spare: number): StepWords {
-  return spare > 0 ? { ...words, detail: [spareSentence(spare), words.detail].filter(Boolean).join(' ') } : words;
+  return spare > 0
+    ? { ...words, detail: joined([spareSentence(spare), ...(words.detail === '' ? [] : [words.detail])]) }
+    : words;
 }
 
 /** A step that comes in while the cook is under way. */
@@ -85,12 +87,12 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
     clear: comesIn(told, step('clear', [{ kind: 'clear' }], CLEARING_MINUTES)),
     lock: comesIn(told, step('lock', [{ kind: 'lock-and-start', run, minutes: 0 }], LOCK_MINUTES), {
       section: 'load',
-      title: `Wipe the rim, seat the gasket, lock the lid; valve closed, ${stovetop ? 'heat on' : 'start'}`,
-      button: 'Locked, and begun',
+      title: say('guide.wipe-the-rim-seat-the', { stovetop }),
+      button: say('guide.locked-and-begun'),
       done: 'lidLocked',
     }),
     pin: comesIn(told, step('pin', [{ kind: 'come-up', run, until }], 0), {
-      title: until === 'pin' ? 'It comes up again until the pin is up' : 'It comes up again until the cooker counts',
+      title: until === 'pin' ? say('guide.it-comes-up-again-until') : say('guide.it-comes-up-again-until-the'),
       detail: '',
     }),
     pressure: comesIn(told, step('pressure', [{ kind: 'hold', run }], 0)),
@@ -108,14 +110,13 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
  * minutes.
  *
  * @param f the plan's forecast
- * @param print the cook's units
  * @param part of a plan that is cooked ahead: its own evening, or the day it is eaten
  * @throws RangeError for the day of a plan that is not cooked ahead
  * @returns steps whose minutes add up to the plan's own
- * @example guideOf(forecast(plan), printerFor('metric')).steps.at(-1)?.done // 'served'
+ * @example guideOf(forecast(plan)).steps.at(-1)?.done // 'served'
  */
-export function guideOf(f: Forecast, print: Printer, part: GuidePart = 'evening'): Guide {
-  const told = toldOf(f, print);
+export function guideOf(f: Forecast, part: GuidePart = 'evening'): Guide {
+  const told = toldOf(f);
   const { blocks, clock } = partOf(f, part);
   const { cooker, target } = told.plan;
   const startOf = new Map(clock.tasks.map(({ id, startMinute }) => [id, startMinute]));

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import {
   GRADE_FROM,
   gradeOf,
@@ -24,7 +25,7 @@ import { tooWeak } from '../forecast/timing';
 
 /** What to do with meat that is not there yet; 0 minutes where coming up again and letting down is enough. */
 export interface More extends MoreFact {
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** The lid is off while a piece is tried, minutes. Common practice. */

@@ -1,7 +1,6 @@
 import type { CookEvent } from '../../clock/cook-events';
 import { cookState } from '../../clock/cook-state';
 import { newPlan } from '../../plan/defaults';
-import { printerFor } from '../../units/quantity';
 import { forecast } from '../forecast/forecast';
 import { guideOf } from '../guide/guide';
 import { dinnerNow, type DinnerNow } from './dinner-now';
@@ -10,13 +9,13 @@ import { dinnerOdds } from './dinner-odds';
 const SERVE = '2027-01-17T19:00:00+01:00';
 const neck = newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600, serveAt: SERVE });
 const base = forecast(neck);
-const guide = guideOf(base, printerFor('metric'));
+const guide = guideOf(base);
 const FIRST = guide.steps[0]?.id ?? '';
 const MIN = 60_000;
 
 /** An evening as planned, or with a come-up of other minutes, up to a step; and the odds of its dinner then. */
 function upTo(until: string, slower = 1, of = base): DinnerNow & { readonly leftMinutes: number } {
-  const steps = guideOf(of, printerFor('metric'));
+  const steps = guideOf(of);
   const begin = Date.parse(SERVE) - steps.totalMinutes * MIN;
   const events: CookEvent[] = [];
   const tell = (kind: CookEvent['kind'], at: number, payload: CookEvent['payload'] = {}): void => {

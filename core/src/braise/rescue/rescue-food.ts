@@ -1,25 +1,33 @@
+import { joined, lowered, quantity, say } from '@hervir/language/message';
 import { starchFor } from '../../stations/sauce';
 import { thickenerById } from '../../larder/thickeners';
 import type { RescueFrom, RescueText } from './rescue-from';
 
 /** Not there yet. */
-export function stillTooTough({ f, print, cook }: RescueFrom): RescueText {
+export function stillTooTough({ f, cook }: RescueFrom): RescueText {
   const more = cook?.more ?? null;
   return {
     steps: [
-      'Try a second piece, the thickest: the middle is the last to be done.',
+      say('rescue-food.try-a-second-piece-the'),
       more
-        ? `Lid back on: ${more.minutes} min more under pressure. ${Math.round(more.reheatMinutes)} min to come up again, ${Math.max(1, Math.round(more.releaseMinutes))} to vent.`
-        : 'Lid back on for a quarter of the minutes it has had, at least eight, and a quick release.',
-      'Look at the liquid first: under the minimum, pour more, hot.',
-      'Vegetables that are done come out before.',
-      'No time: slice it thin across the grain and simmer the slices in the sauce.',
+        ? say('rescue-food.lid-back-on-min-more', {
+            minutes: more.minutes,
+            reheatMinutes: Math.round(more.reheatMinutes),
+            value: Math.max(1, Math.round(more.releaseMinutes)),
+          })
+        : say('rescue-food.lid-back-on-for-a'),
+      say('rescue-food.look-at-the-liquid-first'),
+      say('rescue-food.vegetables-that-are-done-come'),
+      say('rescue-food.no-time-slice-it-thin'),
     ],
     why: [
       more?.text ??
         (f
-          ? `Reckoned for as much as ${f.tenderness.cookValueMean.toFixed(0)} minutes at ${print.quantity('temperature', 100)} do, on average; animals differ by a fifth either way, and the middle of a thick piece lags.`
-          : 'Collagen melts by temperature and time; animals differ by a fifth either way, and the middle of a thick piece lags.'),
+          ? say('rescue-food.reckoned-for-as-much-as', {
+              cookValueMean: f.tenderness.cookValueMean,
+              temperature: quantity('temperature', 100),
+            })
+          : say('rescue-food.collagen-melts-by-temperature-and')),
     ],
   };
 }
@@ -27,74 +35,96 @@ export function stillTooTough({ f, print, cook }: RescueFrom): RescueText {
 const COATING_ML = 240;
 
 /** It does not coat. */
-export function tooThin({ f, print }: RescueFrom): RescueText {
+export function tooThin({ f }: RescueFrom): RescueText {
   const ml = f?.finish.sauceMl ?? COATING_ML;
   const { grams, waterMl } = starchFor('cornstarch', 'coating', ml);
   const { name } = thickenerById('cornstarch');
   return {
     steps: [
-      'Meat and vegetables out first: they would go on cooking.',
-      `Stir ${print.quantity('mass', grams)} of ${name} into ${print.quantity('volume', waterMl)} of cold water, pour it in, boil a minute: coats ${print.quantity('volume', ml)}.`,
-      `Or reduce on full heat, lid off: ${f ? `this pot boils away about ${print.quantity('volume', Math.max(1, f.plan.cooker.watts * 0.02))} a minute` : 'about a spoon and a half a minute at 1 kW'}.`,
-      'Or blend in a cup of the soft vegetables: half full at most, lid vented, a cloth over it.',
-      'Ten minutes’ rest thickens it too. Salt only now.',
+      say('rescue-food.meat-and-vegetables-out-first'),
+      say('rescue-food.stir-of-into-of-cold', {
+        grams: quantity('mass', grams),
+        name,
+        waterMl: quantity('volume', waterMl),
+        ml: quantity('volume', ml),
+      }),
+      say('rescue-food.or-reduce-on-full-heat', {
+        f: Boolean(f),
+        volume: quantity('volume', Math.max(1, (f?.plan.cooker.watts ?? 0) * 0.02)),
+      }),
+      say('rescue-food.or-blend-in-a-cup'),
+      say('rescue-food.ten-minutes-rest-thickens-it'),
     ],
-    why: ['Meat gives a fifth of its weight in juice, and under a lid nothing boils away.'],
+    why: [say('rescue-food.meat-gives-a-fifth-of')],
   };
 }
 
 /** Nobody will pour so much. */
-export function tooMuch({ f, print }: RescueFrom): RescueText {
+export function tooMuch({ f }: RescueFrom): RescueText {
   const spare = f ? f.finish.sauceMl - 80 * f.plan.servings : 0;
   return {
     steps: [
       spare > 50
-        ? `Ladle about ${print.quantity('volume', Math.round(spare / 50) * 50)} out: that leaves ${print.quantity('volume', 80)} a plate.`
-        : 'Ladle out what is over a small cup a plate.',
-      'Thicken or reduce only what stays: a third of the work.',
-      'What was ladled out is broth: fridge 3 to 4 days, freezer 2 to 3 months.',
+        ? say('rescue-food.ladle-about-out-that-leaves', {
+            spare: quantity('volume', Math.round(spare / 50) * 50),
+            volume: quantity('volume', 80),
+          })
+        : say('rescue-food.ladle-out-what-is-over'),
+      say('rescue-food.thicken-or-reduce-only-what'),
+      say('rescue-food.what-was-ladled-out-is'),
       f
-        ? `Next time pour less: this cooker needs ${print.quantity('volume', f.liquid.minimumMl)} at the start.`
-        : 'Next time pour less: the cooker’s minimum, with what the meat gives, is enough.',
+        ? say('rescue-food.next-time-pour-less-this', { minimumMl: quantity('volume', f.liquid.minimumMl) })
+        : say('rescue-food.next-time-pour-less-the'),
     ],
     why: f
       ? [
-          `${print.quantity('volume', f.liquid.freeAtStartMl)} free at the start became ${print.quantity('volume', f.liquid.freeAtEndMl)}: the rest is the meat’s own juice.`,
+          say('rescue-food.free-at-the-start-became', {
+            freeAtStartMl: quantity('volume', f.liquid.freeAtStartMl),
+            freeAtEndMl: quantity('volume', f.liquid.freeAtEndMl),
+          }),
         ]
-      : ['The meat’s own juice comes on top of what is poured.'],
+      : [say('rescue-food.the-meats-own-juice-comes')],
   };
 }
 
 /** Too much salt. */
-export function tooSalty({ f, print }: RescueFrom): RescueText {
+export function tooSalty({ f }: RescueFrom): RescueText {
   return {
     steps: [
-      `Ladle a third of the sauce out${f ? `, ${print.quantity('volume', f.finish.sauceMl / 3)},` : ''} and put unsalted stock or water in its place.`,
-      'Thicken again for the new volume, without salt.',
-      'Something unsalted takes it up on the plate: polenta, mash, rice, beans.',
-      'A little acid or cream hides some of it; a potato does not draw it out.',
-      'Next time salt last, by taste: a sauce that reduces gets saltier.',
+      say('rescue-food.ladle-a-third-of-the', {
+        known: Boolean(f),
+        third: quantity('volume', (f?.finish.sauceMl ?? 0) / 3),
+      }),
+      say('rescue-food.thicken-again-for-the-new'),
+      say('rescue-food.something-unsalted-takes-it-up'),
+      say('rescue-food.a-little-acid-or-cream'),
+      say('rescue-food.next-time-salt-last-by'),
     ],
-    why: ['Salt stays when water goes: half the sauce is twice as salty. Bought stock and cured meat bring their own.'],
+    why: [say('rescue-food.salt-stays-when-water-goes')],
   };
 }
 
 /** The vegetables need longer than the meat. */
-export function vegetablesRaw({ f, print }: RescueFrom): RescueText {
+export function vegetablesRaw({ f }: RescueFrom): RescueText {
   const raw = f?.stages.flatMap(({ items }) => items).filter(({ vegetable }) => vegetable !== undefined) ?? [];
   return {
     steps: [
-      'Meat out, under foil.',
-      'Cut the pieces in half: half as thick is done in a third of the time.',
-      'Two minutes under pressure again and a quick release; or five to ten at a simmer, lid on.',
-      'Or into a covered bowl with a spoon of water, in a microwave oven, four minutes.',
+      say('rescue-food.meat-out-under-foil'),
+      say('rescue-food.cut-the-pieces-in-half'),
+      say('rescue-food.two-minutes-under-pressure-again'),
+      say('rescue-food.or-into-a-covered-bowl'),
       ...(raw.length > 0
         ? [
-            `In this pot: ${raw.map(({ name, sizeCm }) => `${name.toLowerCase()}, ${print.quantity('length', sizeCm)}`).join('; ')}. Smaller next time.`,
+            say('rescue-food.in-this-pot-smaller-next', {
+              list: joined(
+                raw.map(({ name, sizeCm }) => joined([lowered(name), quantity('length', sizeCm)], ', ')),
+                '; ',
+              ),
+            }),
           ]
         : []),
     ],
-    why: ['A piece twice as thick takes nearly four times as long to be warm in the middle.'],
+    why: [say('rescue-food.a-piece-twice-as-thick')],
   };
 }
 
@@ -103,14 +133,12 @@ export function meatDry({ f }: RescueFrom): RescueText {
   const past = f?.tenderness.grade === 'threads';
   return {
     steps: [
-      'Slice it thin across the grain, or pull it, and lay it in the hot sauce for ten minutes.',
-      'A spoon of its own fat, or butter, into the sauce.',
-      'Serve it under the sauce, not beside it.',
-      past
-        ? 'Fewer minutes next time: it has melted past what it was meant for.'
-        : 'Next time let it down naturally: a quick release boils the juice out of it.',
-      'A marbled cut, or a larger piece, keeps more.',
+      say('rescue-food.slice-it-thin-across-the'),
+      say('rescue-food.a-spoon-of-its-own'),
+      say('rescue-food.serve-it-under-the-sauce'),
+      past ? say('rescue-food.fewer-minutes-next-time-it') : say('rescue-food.next-time-let-it-down'),
+      say('rescue-food.a-marbled-cut-or-a'),
     ],
-    why: ['Juice is lost by temperature and time: longer makes it softer, never wetter.'],
+    why: [say('rescue-food.juice-is-lost-by-temperature')],
   };
 }

@@ -1,4 +1,4 @@
-import type { Printer } from '../../units/quantity';
+import type { Text } from '@hervir/language/message';
 import type { AsCooked } from '../forecast/as-cooked';
 import type { Forecast } from '../forecast/forecast-document';
 import type { More } from '../guide/still-tough';
@@ -20,12 +20,11 @@ export interface AtThePot {
 /** What one page needs to know. */
 export interface RescueFrom {
   readonly f: Forecast | null;
-  readonly print: Printer;
   readonly cook: AtThePot | null;
 }
 
 /** Steps first, reasons after. */
 export interface RescueText {
-  readonly steps: readonly string[];
-  readonly why: readonly string[];
+  readonly steps: readonly Text[];
+  readonly why: readonly Text[];
 }

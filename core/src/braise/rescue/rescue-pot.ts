@@ -1,89 +1,121 @@
+import { quantity, say, type Text } from '@hervir/language/message';
 import { HELD_HOT_C, SAFE_C } from '../../physics/cooking-body';
 import type { RescueFrom, RescueText } from './rescue-from';
 
 /** A base that burnt. */
-export function burn({ f, print, cook }: RescueFrom): RescueText {
+export function burn({ f, cook }: RescueFrom): RescueText {
   const stovetop = f?.plan.cooker.kind === 'stovetop';
   const steps = [
-    stovetop ? 'Heat off. Lift the pot off the burner.' : 'Press cancel. Leave the lid locked.',
-    'Let the pressure down as the manual says; wait for the pin.',
-    'Lid off, away from you. Lift the meat out onto a plate.',
-    'Taste a spoon of the sauce. Bitter: pour it off into another pot without scraping, and do not use what sticks.',
-    'Not bitter: pour the liquid into a bowl, and scrape the base clean with hot water and a wooden edge.',
+    stovetop ? say('rescue-pot.heat-off-lift-the-pot') : say('rescue-pot.press-cancel-leave-the-lid'),
+    say('rescue-pot.let-the-pressure-down-as'),
+    say('rescue-pot.lid-off-away-from-you'),
+    say('rescue-pot.taste-a-spoon-of-the'),
+    say('rescue-pot.not-bitter-pour-the-liquid'),
   ];
   const thick = f?.burn.causes.some(({ cause }) => cause === 'thickened') === true;
   const dry = f ? f.liquid.belowMinimum || f.burn.causes.some(({ cause }) => cause === 'dry') : false;
   const grain = f?.burn.causes.some(({ cause }) => cause === 'grain') === true;
-  if (thick) steps.push('Leave the thick part out: it goes back on top, not stirred, or after the pressure.');
-  if (grain) steps.push('Lift the grain off the base and level it on top of the meat.');
+  if (thick) steps.push(say('rescue-pot.leave-the-thick-part-out'));
+  if (grain) steps.push(say('rescue-pot.lift-the-grain-off-the'));
   if (f) {
     steps.push(
-      `Liquid back in, and ${dry || thick ? `${print.quantity('volume', Math.max(120, f.liquid.minimumMl / 2))} of water with it` : 'a splash of water with it'}: at least ${print.quantity('volume', f.liquid.minimumMl)} in all.`,
+      say('rescue-pot.liquid-back-in-and-of', {
+        dry: dry || thick,
+        volume: quantity('volume', Math.max(120, f.liquid.minimumMl / 2)),
+        minimumMl: quantity('volume', f.liquid.minimumMl),
+      }),
     );
     const done = cook?.meat ? cook.meat.safeAfter : f.tenderness.minutesToSafe;
-    const core = cook?.meat ? ` It is at ${print.quantity('temperature', cook.meat.coreC)} in the middle now.` : '';
+    const core = cook?.meat
+      ? say('rescue-pot.it-is-at-in-the', { coreC: quantity('temperature', cook.meat.coreC) })
+      : '';
     steps.push(
       done === null
-        ? `Meat back on top, and go on at once: partly cooked meat is never put aside.${core}`
-        : `Meat back on top, and go on at once. The middle is past ${print.quantity('temperature', SAFE_C)} about ${Math.round(done)} min after the lid first went on; before that, partly cooked meat is never put aside.${core}`,
+        ? say('rescue-pot.meat-back-on-top-and', { core })
+        : say('rescue-pot.meat-back-on-top-and-go', {
+            safeC: quantity('temperature', SAFE_C),
+            done: Math.round(done),
+            core,
+          }),
     );
   } else {
-    steps.push('Liquid back in with a splash of water: at least the cooker’s minimum. Meat on top, and go on at once.');
+    steps.push(say('rescue-pot.liquid-back-in-with-a'));
   }
   steps.push(
     cook && cook.underPressure > 0
-      ? `${Math.round(cook.underPressure)} min under pressure are done: ${Math.round(cook.toGo)} more when the pin is up again.`
-      : 'Count the minutes it was under pressure as done; add the rest.',
+      ? say('rescue-pot.min-under-pressure-are-done', {
+          underPressure: Math.round(cook.underPressure),
+          toGo: Math.round(cook?.toGo ?? 0),
+        })
+      : say('rescue-pot.count-the-minutes-it-was'),
   );
   const why = f
-    ? [f.burn.text, ...f.burn.causes.map(({ text, kelvin }) => `${text}: +${print.rise(kelvin)}.`)]
-    : [
-        'The base gets hotter than the liquid when something sticks to it, when the liquid is thick, or when there is too little of it.',
-      ];
+    ? [
+        f.burn.text,
+        ...f.burn.causes.map(({ text, kelvin }) => say('rescue-pot.cause', { text, rise: quantity('rise', kelvin) })),
+      ]
+    : [say('rescue-pot.the-base-gets-hotter-than')];
   return { steps, why };
 }
 
 /** No pressure comes. */
-export function pinWillNotRise({ f, print, cook }: RescueFrom): RescueText {
+export function pinWillNotRise({ f, cook }: RescueFrom): RescueText {
   return {
     steps: [
       ...(cook && cook.sinceLid !== null && f
         ? [
-            `The lid has been on for ${Math.round(cook.sinceLid)} min; this pot needs about ${Math.round(f.pot.minutesToPin)}.`,
+            say('rescue-pot.the-lid-has-been-on', {
+              sinceLid: Math.round(cook.sinceLid),
+              minutesToPin: Math.round(f.pot.minutesToPin),
+            }),
           ]
         : []),
-      'Look at the valve first: is it closed? Close it with a spoon handle, not with your hand over it.',
-      'Steam from under the rim: heat off, let it cool a little, lid off; seat the gasket, wipe the rim, lock again.',
-      'No steam at all: give it time.' +
-        (f
-          ? ` This pot needs about ${Math.round(f.pot.minutesToPin)} min to the pin with this load.`
-          : ' A full, cold pot needs twenty minutes and more.'),
-      `After ${f ? Math.round(f.pot.minutesToPin * 1.5) : 30} min without a pin: heat off, open, and measure the liquid. Under ${f ? print.quantity('volume', f.liquid.minimumMl) : 'the minimum'}: pour more.`,
-      'Still nothing: check the pin for food, and the gasket for cracks, as the manual shows. Finish the braise at a simmer with the lid ajar meanwhile.',
+      say('rescue-pot.look-at-the-valve-first'),
+      say('rescue-pot.steam-from-under-the-rim'),
+      say('rescue-pot.no-steam-at-all-give', { f: Boolean(f), minutesToPin: Math.round(f?.pot.minutesToPin ?? 0) }),
+      say('rescue-pot.after-min-without-a-pin', {
+        minutesToPin: f ? Math.round(f.pot.minutesToPin * 1.5) : 30,
+        minimumMl: f ? quantity('volume', f.liquid.minimumMl) : say('rescue-pot.the-minimum'),
+      }),
+      say('rescue-pot.still-nothing-check-the-pin'),
     ],
     why: f
       ? [
-          `${Math.round(f.plan.cooker.watts)} W have ${print.litres(f.fill.litres)} to heat: ${Math.round(f.pot.minutesToPin)} min to the pin, ${Math.round(f.pot.minutesToPressure)} to full pressure.`,
+          say('rescue-pot.w-have-to-heat-min', {
+            watts: Math.round(f.plan.cooker.watts),
+            litres: quantity('litres', f.fill.litres),
+            minutesToPin: Math.round(f.pot.minutesToPin),
+            minutesToPressure: Math.round(f.pot.minutesToPressure),
+          }),
         ]
-      : ['An open valve is the commonest mistake; a gasket that does not sit is the next.'],
+      : [say('rescue-pot.an-open-valve-is-the')],
   };
 }
 
 /** The liquid is going. */
-export function boilsDry({ f, print }: RescueFrom): RescueText {
+export function boilsDry({ f }: RescueFrom): RescueText {
   return {
     steps: [
-      'Heat off now.',
-      'Do not pour cold water on a dry, smoking base: let it stand a minute.',
-      'Wait for the pin, open away from you, and look: brown is fine, black is not.',
-      `Pour hot water or stock up to ${f ? print.quantity('volume', Math.max(f.liquid.minimumMl, f.liquid.freeAtStartMl)) : 'the minimum and a cup over'}; scrape.`,
-      'Valve closed, gasket seated, lid locked; then heat again.',
+      say('rescue-pot.heat-off-now'),
+      say('rescue-pot.do-not-pour-cold-water'),
+      say('rescue-pot.wait-for-the-pin-open'),
+      say('rescue-pot.pour-hot-water-or-stock', {
+        minimumMl: f
+          ? quantity('volume', Math.max(f.liquid.minimumMl, f.liquid.freeAtStartMl))
+          : say('rescue-pot.the-minimum-and-a-cup'),
+      }),
+      say('rescue-pot.valve-closed-gasket-seated-lid'),
     ],
     why: f
       ? [
-          `A closed pot loses little: about ${print.quantity('volume', -f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0))} before the pin. More means the valve is open or the gasket leaks.`,
+          say('rescue-pot.a-closed-pot-loses-little', {
+            reduce: quantity(
+              'volume',
+              -f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0),
+            ),
+          }),
         ]
-      : ['A closed pot loses only a few spoons before the pin. More means the valve is open or the gasket leaks.'],
+      : [say('rescue-pot.a-closed-pot-loses-only')],
   };
 }
 
@@ -91,38 +123,47 @@ export function boilsDry({ f, print }: RescueFrom): RescueText {
 export function grey({ f }: RescueFrom): RescueText {
   return {
     steps: [
-      'Meat out onto a plate, all of it; keep the juice.',
-      'Pour the juice off into a cup. Let the base come back to full heat, two minutes, and a spoon of oil.',
+      say('rescue-pot.meat-out-onto-a-plate'),
+      say('rescue-pot.pour-the-juice-off-into'),
       f && f.sear.batches > 0
-        ? `Dry the meat and sear ${f.sear.batchSizes.join(', then ')} ${f.sear.perBatch === 1 ? 'piece' : 'pieces'} at a time, none touching.`
-        : 'Dry the meat and sear fewer pieces at a time, none touching.',
-      'Brown one face well rather than all of them a little: the sauce does not mind.',
-      'The juice goes in with the liquid.',
+        ? say('rescue-pot.dry-the-meat-and-sear', {
+            list: f.sear.batchSizes.join(', then '),
+            perBatch: f.sear.perBatch,
+          })
+        : say('rescue-pot.dry-the-meat-and-sear-fewer'),
+      say('rescue-pot.brown-one-face-well-rather'),
+      say('rescue-pot.the-juice-goes-in-with'),
     ],
     why: f
       ? [
-          `Meat browns while it covers up to 55 % of the base; from 70 % it steams. A batch of ${f.sear.perBatch} covers ${Math.round(f.sear.coverage * 100)} %.`,
+          say('rescue-pot.meat-browns-while-it-covers', {
+            perBatch: f.sear.perBatch,
+            coverage: Math.round(f.sear.coverage * 100),
+          }),
         ]
-      : ['Meat browns while it covers up to half of the base; from two thirds on its water cannot get away.'],
+      : [say('rescue-pot.meat-browns-while-it-covers-up')],
   };
 }
 
 /** The pot is quiet and the pin stays. */
-export function pinWillNotFall({ f, print, cook }: RescueFrom): RescueText {
+export function pinWillNotFall({ f, cook }: RescueFrom): RescueText {
   const rest = f ? f.pot.naturalReleaseMinutes : 20;
   return {
     steps: [
-      'Heat off and keep-warm off: check both.',
-      `Give it time: left alone this pot needs about ${Math.round(rest)} min.`,
-      'Open the valve with a spoon handle, hands and face to the side. No steam at all: the pressure is gone.',
-      'No steam, and the pin still up: it sticks. Tap the lid beside it with the spoon; do not push the pin in.',
-      'Still up: a cold wet cloth on the metal of the lid, never on the valve, for two minutes; where the manual forbids it, only wait.',
-      'Wait another ten minutes before you try the lid. Wash the pin and its hole before the next cook.',
+      say('rescue-pot.heat-off-and-keep-warm'),
+      say('rescue-pot.give-it-time-left-alone', { rest: Math.round(rest) }),
+      say('rescue-pot.open-the-valve-with-a'),
+      say('rescue-pot.no-steam-and-the-pin'),
+      say('rescue-pot.still-up-a-cold-wet'),
+      say('rescue-pot.wait-another-ten-minutes-before'),
     ],
     why: [
       cook?.meat
-        ? `The pot is at about ${print.quantity('temperature', cook.meat.liquidC)}: the pin falls near ${print.quantity('temperature', f?.pot.boilingC ?? 100)}, where water boils here.`
-        : 'The pin falls when the inside is at the pressure of the room; food or a dry ring can hold it up.',
+        ? say('rescue-pot.the-pot-is-at-about', {
+            liquidC: quantity('temperature', cook.meat.liquidC),
+            boilingC: quantity('temperature', f?.pot.boilingC ?? 100),
+          })
+        : say('rescue-pot.the-pin-falls-when-the'),
     ],
   };
 }
@@ -131,51 +172,60 @@ export function pinWillNotFall({ f, print, cook }: RescueFrom): RescueText {
 const SAFE_REST_MINUTES = 3;
 
 /** The heat went off by itself. */
-export function powerCut({ f, print, cook }: RescueFrom): RescueText {
-  const celsius = (value: number): string => print.quantity('temperature', value);
+export function powerCut({ f, cook }: RescueFrom): RescueText {
+  const celsius = (value: number): Text => quantity('temperature', value);
   const meat = cook?.meat ?? null;
   // With its rest of three minutes.
   const safe = meat !== null && meat.safeAfter !== null && (cook?.sinceLid ?? 0) - meat.safeAfter >= SAFE_REST_MINUTES;
-  const onward = [
-    'A gas or camping burner is a way to go on: into another pot with its liquid, at a simmer, lid ajar.',
-    'When the power is back: lid on, up to pressure again, and the rest of the minutes.',
-  ];
+  const onward = [say('rescue-pot.a-gas-or-camping-burner'), say('rescue-pot.when-the-power-is-back')];
   if (meat === null) {
     return {
       steps: [
-        'Leave the lid shut: a locked pot holds its heat.',
-        'Note the time the heat went off.',
-        `Had the middle of the meat been past ${celsius(SAFE_C)} for three minutes, it is cooked through: it keeps while the pot is above ${celsius(HELD_HOT_C)}.`,
-        `It had not, or you do not know: go on within two hours in all between ${celsius(5)} and ${celsius(57)}, or throw it away.`,
+        say('rescue-pot.leave-the-lid-shut-a'),
+        say('rescue-pot.note-the-time-the-heat'),
+        say('rescue-pot.had-the-middle-of-the', { celsius: celsius(SAFE_C), celsius2: celsius(HELD_HOT_C) }),
+        say('rescue-pot.it-had-not-or-you', { celsius: celsius(5), celsius2: celsius(57) }),
         ...onward,
       ],
-      why: [
-        'What matters is how long the meat lies lukewarm: bacteria grow there, and some leave poisons that cooking does not undo.',
-      ],
+      why: [say('rescue-pot.what-matters-is-how-long')],
     };
   }
   const hot = Math.round(meat.hotForMinutes);
-  const when = hot >= 240 ? 'four hours and more' : `about ${hot} min`;
+  const when = hot >= 240 ? say('rescue-pot.four-hours-and-more') : say('rescue-pot.about-min', { hot });
   return {
     steps: safe
       ? [
-          `It is safe as it stands: the middle passed ${celsius(SAFE_C)} ${Math.round(meat.safeAfter ?? 0)} min after the lid went on, and is at ${celsius(meat.coreC)} now.`,
-          `Leave the lid shut: the pot stays above ${celsius(HELD_HOT_C)} for ${when}, and the meat goes on softening.`,
-          `Back within that: up to pressure again${cook && cook.toGo > 0 ? `, ${Math.round(cook.toGo)} min more` : ''}.`,
-          'Longer than that: cool it quickly in shallow containers and into the fridge; finish it tomorrow, boiling hot all through.',
+          say('rescue-pot.it-is-safe-as-it', {
+            celsius: celsius(SAFE_C),
+            safeAfter: Math.round(meat.safeAfter ?? 0),
+            celsius2: celsius(meat.coreC),
+          }),
+          say('rescue-pot.leave-the-lid-shut-the', { celsius: celsius(HELD_HOT_C), when }),
+          say('rescue-pot.back-within-that-up-to', {
+            cook: Boolean(cook && cook.toGo > 0),
+            toGo: Math.round(cook?.toGo ?? 0),
+          }),
+          say('rescue-pot.longer-than-that-cool-it'),
           ...onward.slice(0, 1),
         ]
       : [
           meat.safeAfter === null
-            ? `The middle is only at ${celsius(meat.coreC)}: it is not cooked through.`
-            : `The middle is at ${celsius(meat.coreC)}, and has been past ${celsius(SAFE_C)} for less than three minutes.`,
-          `Leave the lid shut: the pot stays above ${celsius(HELD_HOT_C)} for ${when}, and the middle still warms up.`,
-          'Go on by another heat within that time; partly cooked meat is never put aside.',
-          `Not possible within two hours of the pot falling below ${celsius(HELD_HOT_C)}: throw it away.`,
+            ? say('rescue-pot.the-middle-is-only-at', { celsius: celsius(meat.coreC) })
+            : say('rescue-pot.the-middle-is-at-and', { celsius: celsius(meat.coreC), celsius2: celsius(SAFE_C) }),
+          say('rescue-pot.leave-the-lid-shut-the-pot', { celsius: celsius(HELD_HOT_C), when }),
+          say('rescue-pot.go-on-by-another-heat'),
+          say('rescue-pot.not-possible-within-two-hours', { celsius: celsius(HELD_HOT_C) }),
           ...onward,
         ],
     why: [
-      `${Math.round(cook?.sinceLid ?? 0)} min since the lid went on${f ? `, ${Math.round(cook?.underPressure ?? 0)} of ${f.pressureMinutes} under pressure` : ''}. Liquid ${celsius(meat.liquidC)}, middle ${celsius(meat.coreC)}.`,
+      say('rescue-pot.min-since-the-lid-went', {
+        sinceLid: Math.round(cook?.sinceLid ?? 0),
+        f: Boolean(f),
+        underPressure: Math.round(cook?.underPressure ?? 0),
+        pressureMinutes: f?.pressureMinutes ?? 0,
+        celsius: celsius(meat.liquidC),
+        celsius2: celsius(meat.coreC),
+      }),
     ],
   };
 }
@@ -184,15 +234,13 @@ export function powerCut({ f, print, cook }: RescueFrom): RescueText {
 export function lidStuck(): RescueText {
   return {
     steps: [
-      'Is the pin down, and no steam at the open valve? Only then go on.',
-      'Heat off; wait ten minutes: a pot that cools draws its lid down.',
-      'Open the valve to let air in: it may hiss as it goes in.',
-      'Turn by the handles with both hands, without a lever and without force.',
-      'Still held: warm it for half a minute with the valve open, heat off, and try again.',
-      'Not even then: leave it, and look in the manual. Next time a smear of oil on the gasket, where the manual allows it.',
+      say('rescue-pot.is-the-pin-down-and'),
+      say('rescue-pot.heat-off-wait-ten-minutes'),
+      say('rescue-pot.open-the-valve-to-let'),
+      say('rescue-pot.turn-by-the-handles-with'),
+      say('rescue-pot.still-held-warm-it-for'),
+      say('rescue-pot.not-even-then-leave-it'),
     ],
-    why: [
-      'Cooling steam leaves less than the room’s pressure inside: the air outside holds the lid. Or the gasket sticks to the rim.',
-    ],
+    why: [say('rescue-pot.cooling-steam-leaves-less-than')],
   };
 }

@@ -1,5 +1,5 @@
+import { say, type Text } from '@hervir/language/message';
 import { TROUBLES, type Trouble } from '../../clock/cook-events';
-import type { Printer } from '../../units/quantity';
 import type { Forecast } from '../forecast/forecast-document';
 import { meatDry, stillTooTough, tooMuch, tooSalty, tooThin, vegetablesRaw } from './rescue-food';
 import { boilsDry, burn, grey, lidStuck, pinWillNotFall, pinWillNotRise, powerCut } from './rescue-pot';
@@ -12,43 +12,41 @@ export type RescueTopic = Trouble;
 /** What to do, first to last; reasons after. */
 export interface Rescue extends RescueText {
   readonly topic: RescueTopic;
-  readonly title: string;
+  readonly title: Text;
   /** How to know that this is it. */
-  readonly sign: string;
-  readonly caution: string;
+  readonly sign: Text;
+  readonly caution: Text;
 }
 
-export const RESCUE_TITLES: Readonly<Record<RescueTopic, { readonly title: string; readonly sign: string }>> = {
+export const RESCUE_TITLES: Readonly<Record<RescueTopic, { readonly title: Text; readonly sign: Text }>> = {
   burn: {
-    title: 'Burn error, or it smells of scorching',
-    sign: 'The pot says burn or hot and stops; or a sharp smell',
+    title: say('rescue.burn-error-or-it-smells'),
+    sign: say('rescue.the-pot-says-burn-or'),
   },
-  'pin-will-not-rise': { title: 'The pin will not rise', sign: 'Steam for minutes, or none at all, and no pin' },
-  'pin-will-not-fall': { title: 'The pin will not fall', sign: 'No more steam, and the pin still up' },
-  'boils-dry': { title: 'It is boiling dry', sign: 'Much steam for a long time; a hiss at the base' },
-  'crowded-and-grey': { title: 'The meat is grey and wet', sign: 'It simmers in its juice instead of browning' },
-  'still-tough': { title: 'The meat is still tough', sign: 'The fork does not turn; it springs back' },
-  'too-thin': { title: 'The sauce is too thin', sign: 'It runs off the spoon like water' },
-  'too-much': { title: 'There is too much sauce', sign: 'More than anybody will pour' },
-  'too-salty': { title: 'It is too salty', sign: 'Tasted hot, before anything was added at the table' },
-  'vegetables-raw': { title: 'The vegetables are raw', sign: 'A knife meets a hard middle' },
-  'meat-dry': { title: 'The meat is dry', sign: 'Tender, and still dry in the mouth' },
-  'power-cut': { title: 'The power is gone', sign: 'The heat went off in mid-cook' },
-  'lid-stuck': { title: 'The lid is stuck', sign: 'The pin is down and the lid does not turn' },
+  'pin-will-not-rise': { title: say('rescue.the-pin-will-not-rise'), sign: say('rescue.steam-for-minutes-or-none') },
+  'pin-will-not-fall': { title: say('rescue.the-pin-will-not-fall'), sign: say('rescue.no-more-steam-and-the') },
+  'boils-dry': { title: say('rescue.it-is-boiling-dry'), sign: say('rescue.much-steam-for-a-long') },
+  'crowded-and-grey': { title: say('rescue.the-meat-is-grey-and'), sign: say('rescue.it-simmers-in-its-juice') },
+  'still-tough': { title: say('rescue.the-meat-is-still-tough'), sign: say('rescue.the-fork-does-not-turn') },
+  'too-thin': { title: say('rescue.the-sauce-is-too-thin'), sign: say('rescue.it-runs-off-the-spoon') },
+  'too-much': { title: say('rescue.there-is-too-much-sauce'), sign: say('rescue.more-than-anybody-will-pour') },
+  'too-salty': { title: say('rescue.it-is-too-salty'), sign: say('rescue.tasted-hot-before-anything-was') },
+  'vegetables-raw': { title: say('rescue.the-vegetables-are-raw'), sign: say('rescue.a-knife-meets-a-hard') },
+  'meat-dry': { title: say('rescue.the-meat-is-dry'), sign: say('rescue.tender-and-still-dry-in') },
+  'power-cut': { title: say('rescue.the-power-is-gone'), sign: say('rescue.the-heat-went-off-in') },
+  'lid-stuck': { title: say('rescue.the-lid-is-stuck'), sign: say('rescue.the-pin-is-down-and') },
 };
 
-const LID =
-  'Never force the lid: wait for the pin to fall, hands and face away from the valve, and tilt it away from you. Your cooker’s manual comes first.';
+const LID = say('rescue.never-force-the-lid-wait');
 
 /** What can hurt while it is mended, where it is not the lid. */
-const CAUTIONS: Readonly<Partial<Record<RescueTopic, string>>> = {
-  'crowded-and-grey': 'Hot fat spits on wet meat: dry it first, lay it in away from you.',
-  'too-thin': 'Sauce boils up when starch goes in: heat low, stir, and mind the spitting.',
-  'too-much': 'The pot and its rim are hot: ladle it out, do not pour from the pot.',
-  'too-salty': 'Taste from a cooled spoon.',
-  'meat-dry': 'Sauce clings and burns: let it cool a little before you taste.',
-  'power-cut':
-    'In doubt whether it is safe, throw it away. Partly cooked meat is never put aside; your local food-safety authority’s advice comes before these figures.',
+const CAUTIONS: Readonly<Partial<Record<RescueTopic, Text>>> = {
+  'crowded-and-grey': say('rescue.hot-fat-spits-on-wet'),
+  'too-thin': say('rescue.sauce-boils-up-when-starch'),
+  'too-much': say('rescue.the-pot-and-its-rim'),
+  'too-salty': say('rescue.taste-from-a-cooled-spoon'),
+  'meat-dry': say('rescue.sauce-clings-and-burns-let'),
+  'power-cut': say('rescue.in-doubt-whether-it-is'),
 };
 
 const BUILD: Readonly<Record<RescueTopic, (from: RescueFrom) => RescueText>> = {
@@ -72,15 +70,9 @@ const BUILD: Readonly<Record<RescueTopic, (from: RescueFrom) => RescueText>> = {
  *
  * @param topic what is wrong
  * @param f the plan's forecast, or null
- * @param print the cook's units
  * @param cook the running cook, or null
- * @example rescueFor('burn', null, printerFor('metric')).steps[0] // 'Press cancel. Leave the lid locked.'
+ * @example rescueFor('burn', null).steps[0] // 'Press cancel. Leave the lid locked.'
  */
-export function rescueFor(
-  topic: RescueTopic,
-  f: Forecast | null,
-  print: Printer,
-  cook: AtThePot | null = null,
-): Rescue {
-  return { topic, ...RESCUE_TITLES[topic], caution: CAUTIONS[topic] ?? LID, ...BUILD[topic]({ f, print, cook }) };
+export function rescueFor(topic: RescueTopic, f: Forecast | null, cook: AtThePot | null = null): Rescue {
+  return { topic, ...RESCUE_TITLES[topic], caution: CAUTIONS[topic] ?? LID, ...BUILD[topic]({ f, cook }) };
 }

@@ -1,4 +1,5 @@
-import { printDuration, TARGET_BAND, type DinnerOdds, type Forecast } from '@hervir/core';
+import { printDuration } from '@hervir/language';
+import { TARGET_BAND, type DinnerOdds, type Forecast } from '@hervir/core';
 import { useMemo, type ReactNode } from 'react';
 import { GRADE_WORDS, timeOfMinute } from '../words';
 import { useUnits } from '../use-units';

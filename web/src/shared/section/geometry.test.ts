@@ -1,11 +1,12 @@
-import { forecast, newPlan, printerFor, sectionsOf, type Plan } from '@hervir/core';
+import { printerFor } from '@hervir/language';
+import { forecast, newPlan, sectionsOf, type Plan } from '@hervir/core';
 import { sectionGeometry } from './geometry';
 
 const BOX = { width: 360, height: 228 };
 
 function lidOn(more: Partial<Plan> = {}): ReturnType<typeof sectionGeometry> {
   const plan = { ...newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 1400 }), ...more };
-  const section = sectionsOf(forecast(plan), printerFor('metric')).find(({ stage }) => stage === 'lid-on');
+  const section = sectionsOf(forecast(plan)).find(({ stage }) => stage === 'lid-on');
   if (!section) throw new Error('no section');
   return sectionGeometry(section, BOX);
 }

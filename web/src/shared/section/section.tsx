@@ -1,4 +1,5 @@
-import { printerFor, sectionsOf, type Forecast, type SectionStage } from '@hervir/core';
+import { printerFor, say } from '@hervir/language';
+import { sectionsOf, type Forecast, type SectionStage } from '@hervir/core';
 import { Segmented } from 'antd';
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWidth } from '../use-width';
@@ -7,7 +8,6 @@ import { LEVEL_TONES, MARKS } from '../verdict';
 import { NARROW, sectionGeometry } from './geometry';
 import { PotDrawing, STUCK_PX } from './pot-drawing';
 import { t } from '../../language/t';
-import { say } from '@hervir/language';
 
 const TONE = { safe: 'var(--herb)', watch: 'var(--brass)', likely: 'var(--ember)' } as const;
 const WORD = { safe: say('shared.safe'), watch: say('shared.watch-it'), likely: say('shared.burns') } as const;
@@ -23,7 +23,7 @@ interface Props {
 export function SectionDrawing({ forecast, height, onStation }: Props): ReactNode {
   const [box, width] = useWidth();
   const { system, print } = useUnits();
-  const sections = useMemo(() => sectionsOf(forecast, printerFor(system)), [forecast, system]);
+  const sections = useMemo(() => sectionsOf(forecast), [forecast, system]);
   const [wanted, setWanted] = useState<SectionStage>('lid-on');
   const section = sections.find(({ stage }) => stage === wanted) ?? sections.find(({ stage }) => stage === 'lid-on');
   if (!section) return null;

@@ -1,9 +1,6 @@
+import type { Quantity, QuantityKind, UnitSystem } from './value';
 import { parseNumber, printFraction } from './fraction';
 
-/** The two ways a kitchen measures. Volumes of `us` are US cups and spoons. */
-export type UnitSystem = 'metric' | 'us';
-/** What a quantity measures: g, cm, °C, ml; of a pot l, of a kitchen m above the sea, of steam and air kPa. */
-export type QuantityKind = 'mass' | 'length' | 'temperature' | 'volume' | 'capacity' | 'altitude' | 'pressure';
 
 /** NIST Handbook 44, appendix C: the avoirdupois pound and the inch are exact by definition. */
 const GRAMS_PER_POUND = 453.59237;
@@ -73,7 +70,6 @@ function printPressure(kPa: number, system: UnitSystem): string {
  *
  * @param kind what is measured
  * @param value in the core's kitchen units: g, cm, °C, ml, l, m, kPa
- * @param system the cook's units
  * @example printQuantity('mass', 794, 'us') // '1 lb 12 oz'
  */
 export function printQuantity(kind: QuantityKind, value: number, system: UnitSystem): string {
@@ -95,38 +91,45 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
   }
 }
 
-/** How a text of the reckoning prints its quantities. */
-export interface Printer {
-  readonly system: UnitSystem;
-  /** g, cm, °C, ml or l of the pot, as the cook's units write them. */
-  quantity(kind: QuantityKind, value: number): string;
-  /** A difference of temperatures given in kelvin. */
-  rise(kelvin: number): string;
-  /** What is in a pot, given in litres: finer than pots are sold by. */
-  litres(value: number): string;
+/**
+ * Prints a duration as cooks say it.
+ *
+ * @param minutes zero or more; rounded to the minute
+ * @example printDuration(166) // '2 h 46 min'
+ */
+export function printDuration(minutes: number): string {
+  const whole = Math.round(minutes);
+  const hours = Math.floor(whole / 60);
+  const rest = whole - hours * 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
-/**
- * Prints for one cook's units.
- *
- * @example printerFor('us').rise(20) // '36 °F'
- */
-export function printerFor(system: UnitSystem): Printer {
-  return {
-    system,
-    quantity: (kind, value) => printQuantity(kind, value, system),
-    rise: (kelvin) => (system === 'metric' ? `${Math.round(kelvin)} °C` : `${Math.round(kelvin * 1.8)} °F`),
-    litres: (value) => (system === 'metric' ? `${value.toFixed(1)} l` : `${(value / LITRES_PER_QUART).toFixed(1)} qt`),
-  };
-}
+/** Spoons to the half. */
+const printTablespoons = (value: number): string =>
+  `${Math.floor(value) > 0 ? Math.floor(value) : ''}${value % 1 === 0 ? '' : '½'} tbsp`;
 
 /**
- * A text that was written with degrees Celsius, in the cook's: what a food authority publishes is published so.
+ * Prints anything a message may hold of quantities: what kitchens measure, and differences, contents, spoons, durations.
  *
- * @example inDegreesOf('us', 'reheat it to 74 °C') // 'reheat it to 165 °F'
+ * @param kind what it is
+ * @param value kitchen units; `rise` in kelvin, `litres` what is in a pot, finer than pots are sold by, `duration` minutes
+ * @param system the reader's units
+ * @example printAny('rise', 20, 'us') // '36 °F'
  */
-export function inDegreesOf(system: UnitSystem, text: string): string {
-  return text.replace(/(\d+) °C/g, (_, celsius: string) => printTemperature(Number(celsius), system));
+export function printAny(kind: Quantity['quantity'], value: number, system: UnitSystem): string {
+  switch (kind) {
+    case 'rise':
+      return system === 'metric' ? `${Math.round(value)} °C` : `${Math.round(value * 1.8)} °F`;
+    case 'litres':
+      return system === 'metric' ? `${value.toFixed(1)} l` : `${(value / LITRES_PER_QUART).toFixed(1)} qt`;
+    case 'tablespoons':
+      return printTablespoons(value);
+    case 'duration':
+      return printDuration(value);
+    default:
+      return printQuantity(kind, value, system);
+  }
 }
 
 type UnitTable = Readonly<Record<string, (value: number) => number>>;
