@@ -218,7 +218,9 @@ const TABLE_ROWS = {
     of: z.string().max(120),
     weights: z
       .array(z.number(), { error: allowedWords(say('backup.numbers', { counts: WEIGHED.join(' / ') })) })
-      .refine(({ length }) => WEIGHED.includes(length), { error: allowedWords(say('backup.numbers', { counts: WEIGHED.join(' / ') })) }),
+      .refine(({ length }) => WEIGHED.includes(length), {
+        error: allowedWords(say('backup.numbers', { counts: WEIGHED.join(' / ') })),
+      }),
     cooks: z.number().int().min(0),
     short: z.number().int().min(0),
     past: z.number().int().min(0),

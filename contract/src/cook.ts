@@ -107,7 +107,11 @@ export const cookEventSchema = z
   .superRefine((event, context) => {
     for (const key of NEEDS[event.kind] ?? []) {
       if (event.payload[key] !== undefined) continue;
-      context.addIssue({ code: 'custom', path: ['payload', key], message: allowedWords(say('cook.event-needs', { kind: event.kind, key })) });
+      context.addIssue({
+        code: 'custom',
+        path: ['payload', key],
+        message: allowedWords(say('cook.event-needs', { kind: event.kind, key })),
+      });
     }
   });
 
@@ -150,7 +154,10 @@ export function readStartCook(input: unknown): Read<StartCook> {
   const parsed = startCookSchema.safeParse(input);
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error, input) };
   if (parsed.data.braiseId === undefined && parsed.data.plan === undefined) {
-    return { ok: false, faults: [{ path: 'braiseId', problem: say('fault.missing'), allowed: say('cook.the-id-of-a-plan') }] };
+    return {
+      ok: false,
+      faults: [{ path: 'braiseId', problem: say('fault.missing'), allowed: say('cook.the-id-of-a-plan') }],
+    };
   }
   return { ok: true, value: parsed.data };
 }

@@ -82,7 +82,11 @@ function command(text: string, spell: Spell, make: (plan: Plan) => object): Comm
     input = JSON.parse(text);
   } catch (error) {
     return refused(spell, [
-      { path: '', problem: say('headless.is-not-json', { why: (error as Error).message }), allowed: say('headless.a-plan-format') },
+      {
+        path: '',
+        problem: say('headless.is-not-json', { why: (error as Error).message }),
+        allowed: say('headless.a-plan-format'),
+      },
     ]);
   }
   const read = readPlan(input);

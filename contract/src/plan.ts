@@ -64,9 +64,9 @@ export function quantity(range: Range): z.ZodNumber {
 }
 
 export const whole = (range: Range): z.ZodNumber =>
-  quantity(range).int({ error: allowedWords(
-      say('plan.whole-range', { min: String(range.min), max: String(range.max), unit: range.unit }),
-    ) });
+  quantity(range).int({
+    error: allowedWords(say('plan.whole-range', { min: String(range.min), max: String(range.max), unit: range.unit })),
+  });
 
 export const idOf = <T extends { readonly id: string }>(known: readonly T[]): z.ZodEnum<Record<string, string>> =>
   z.enum(known.map((item) => item.id));
@@ -79,7 +79,9 @@ export function text(most: number, least = 0): z.ZodString {
     .min(least, { error: allowedWords(say('plan.characters', { least, most })) })
     .max(most, { error: allowedWords(say('plan.characters', { least, most })) })
 
-    .regex(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, { error: allowedWords(say('plan.text-without-control-characters')) });
+    .regex(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, {
+      error: allowedWords(say('plan.text-without-control-characters')),
+    });
 }
 
 const WALL_CLOCK = allowedWords(say('plan.iso-8601-with-an-offset'));
@@ -464,16 +466,28 @@ function strayIds(plan: Plan): Fault[] {
   });
   plan.stages.forEach(({ id }, i) => {
     if (plan.stages.findIndex((stage) => stage.id === id) < i) {
-      faults.push({ path: `stages[${i}].id`, problem: say('plan.is-there-twice', { id }), allowed: say('plan.an-id-of-its-own') });
+      faults.push({
+        path: `stages[${i}].id`,
+        problem: say('plan.is-there-twice', { id }),
+        allowed: say('plan.an-id-of-its-own'),
+      });
     }
     if (['auto', 'start', 'end', 'flavour-only'].includes(id)) {
-      faults.push({ path: `stages[${i}].id`, problem: say('plan.is-the-name-of-a-place', { id }), allowed: say('plan.another-id') });
+      faults.push({
+        path: `stages[${i}].id`,
+        problem: say('plan.is-the-name-of-a-place', { id }),
+        allowed: say('plan.another-id'),
+      });
     }
   });
   const seen = new Set<string>();
   for (const { id, path } of portionsOf(plan)) {
     if (seen.has(id))
-      faults.push({ path: `${path}.id`, problem: say('plan.is-there-twice', { id }), allowed: say('plan.an-id-of-its-own') });
+      faults.push({
+        path: `${path}.id`,
+        problem: say('plan.is-there-twice', { id }),
+        allowed: say('plan.an-id-of-its-own'),
+      });
     seen.add(id);
   }
   return faults;

@@ -1,3 +1,4 @@
+import type { Text } from '@hervir/language/message';
 import { CUTS, FORMS, LIMITS, type Method, type Plan } from '@hervir/core';
 import { z } from 'zod';
 import { readBy, type Read } from './fault';
@@ -35,11 +36,11 @@ export const WHENS_OF: Readonly<Partial<Record<z.output<typeof takenAsSchema>['k
 export interface RecipeLine {
   readonly text: string;
   readonly as: z.output<typeof takenAsSchema>;
-  readonly name: string;
+  readonly name: Text;
   /** Grams; for a liquid millilitres; null where there is nothing to count. */
   readonly grams: number | null;
   /** What was guessed; null where it stood there. */
-  readonly guess: string | null;
+  readonly guess: Text | null;
   /** When it goes in; null where it is not the pot's, or nobody said. */
   readonly when: RecipeWhen | null;
 }
@@ -47,7 +48,7 @@ export interface RecipeLine {
 /** A sentence of the method, with what was found in it. */
 export interface RecipeStep {
   readonly text: string;
-  readonly found: string | null;
+  readonly found: Text | null;
   readonly minutes: number | null;
   readonly way: Method | 'pressure' | null;
   readonly release: 'quick' | 'natural' | 'natural-then-quick' | null;
@@ -65,7 +66,7 @@ export interface RecipeReading {
   /** What was made of it; null where no meat was found. */
   readonly plan: Plan | null;
   /** What was guessed, changed or left out, in sentences. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Text[];
 }
 
 /** The largest text that is read, characters: a page with all of its scripts. */

@@ -1,4 +1,4 @@
-import { say, type UnitSystem } from '@hervir/language/message';
+import { say, type UnitSystem, type Text } from '@hervir/language/message';
 import {
   BURNER_SHARE,
   EXERCISES,
@@ -79,7 +79,7 @@ export interface RehearsalSummary {
 
 /** What came of an act: refused, with the cooker's reason, or done. */
 export interface ActAnswer {
-  readonly refused: string | null;
+  readonly refused: Text | null;
   readonly now: RehearsalNow;
 }
 
@@ -195,5 +195,5 @@ export interface CookLink {
 export interface Reading {
   readonly celsius?: number;
   readonly grams?: number;
-  readonly refused?: string;
+  readonly refused?: Text;
 }

@@ -26,7 +26,7 @@ export { placeName, placePhrase, placeShort } from './words/place-words';
 export { bowlsOf, prepSteps } from './words/prep-list';
 export { textureWord } from './stations/doneness';
 export type { Place, Stage, StagedItem } from './stations/stages';
-export { THICKENER_KINDS, thickenerById } from './larder/thickeners';
+export { THICKENER_KINDS, thickenerById, type Thickener } from './larder/thickeners';
 export { cutSubstitutes, herbSwap, liquidSubstitutes } from './stations/substitutes';
 export type { ScheduledTask } from './clock/schedule';
 export { isMovable } from './clock/tasks';

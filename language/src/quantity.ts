@@ -1,7 +1,6 @@
 import type { Quantity, QuantityKind, UnitSystem } from './value';
 import { parseNumber, printFraction } from './fraction';
 
-
 /** NIST Handbook 44, appendix C: the avoirdupois pound and the inch are exact by definition. */
 const GRAMS_PER_POUND = 453.59237;
 const GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;

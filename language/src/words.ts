@@ -49,11 +49,7 @@ const isCased = (value: object): value is Cased => 'cased' in value;
  * @param system the reader's units
  * @throws Error from its functions, where a message is not in any catalog
  */
-export function wordsFor(
-  locale: string,
-  catalogs: readonly Catalog[],
-  system: UnitSystem,
-): Words {
+export function wordsFor(locale: string, catalogs: readonly Catalog[], system: UnitSystem): Words {
   const formats = new Map<string, IntlMessageFormat>();
   const lists = new Intl.ListFormat(locale, { type: 'conjunction', style: 'long' });
 

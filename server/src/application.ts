@@ -15,6 +15,7 @@ import { closeDatabase, openDatabase, prepareFolder, type OpenDatabase } from '.
 import { takeFolder } from './database/folder-lock';
 import { authorityOf, ownCertificate } from './lan/certificate';
 import { door } from './lan/door';
+import { speak } from './language/speech';
 import { LAN_ADDRESSES } from './lan/lan-addresses';
 import { Pairing } from './lan/pairing';
 import { apiComponents, isPage, operationOf } from '@hervir/contract';
@@ -131,6 +132,7 @@ async function create(config: Config, database: OpenDatabase): Promise<NestExpre
   app.use(...door(app.get(Pairing), () => authorityOf(config.dataFolder)));
   // Files were squeezed when they were built; answers are squeezed quickly.
   app.use(compression({ level: 1, filter: notStreamed }));
+  app.use(speak);
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (STREAMED.test(request.path)) next();
     else parsers.find(([path]) => path.test(request.path))?.[1](request, response, next);

@@ -9,7 +9,6 @@ import { forecast } from './forecast/forecast';
 import type { Forecast } from './forecast/forecast-document';
 import { guideOf } from './guide/guide';
 
-
 /** A plan reckoned, guided, and brought to the table by hands that do just what the guide says. */
 function served(plan: Plan): {
   readonly f: Forecast;

@@ -191,7 +191,7 @@ describe('clashes', () => {
 });
 
 describe('several braises in one evening', () => {
-    const braise = (id: string, pot: string, eatAt: string): Together => {
+  const braise = (id: string, pot: string, eatAt: string): Together => {
     const clock = forecast(planFor('goat-neck', 'slices', 1600, { serveAt: eatAt })).clock;
     return { id, name: id, pot, clock: { ...clock, eatAt } };
   };

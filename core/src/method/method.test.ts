@@ -16,7 +16,6 @@ import { moveOf, portionsIn, type Move } from './moves';
 import { stepsOf, type Step } from './step';
 import { inBowls, inOrder, placesAfter, type Places } from './whereabouts';
 
-
 /** Random plans that can be reckoned; one that cannot is refused with its field, which is as good. */
 function reckonedPlans(): { readonly plan: Plan; readonly f: Forecast }[] {
   return fc.sample(anyPlan(), plansAsked()).flatMap((plan) => {

@@ -6,7 +6,6 @@ import { bowlsOf, prepSteps } from '../words/prep-list';
 import { cutSubstitutes, herbSwap, liquidSubstitutes } from './substitutes';
 import { english } from '../testing/said-in-english';
 
-
 test('a sauce made apart that is sautéed twice has two tasks of its own, and a third by another name', () => {
   const steps = ['saute', 'blend', 'saute', 'saute'] as const;
   const additions = [

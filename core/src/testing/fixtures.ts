@@ -37,7 +37,7 @@ export function secondRun(change: Partial<PlannedStage>): PlannedStage[] {
 
 /** The finish of a plan alone, for a pot that holds what is given. */
 export function finishedFor(plan: Plan, base: SauceBase): Finish {
-    const sauce = solveSauce(plan, base);
+  const sauce = solveSauce(plan, base);
   const starch = thickenerPortion(plan, sauce.thickens ? sauce.thickenerGrams : 0);
   const portions = [...portionsOf(plan), ...(starch ? [starch] : [])];
   const minutes = { preheat: 0, toPin: 10, toTimer: 12, pressure: 30, release: 15 };

@@ -1,3 +1,4 @@
+import { say, type Text } from '@hervir/language';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -99,33 +100,48 @@ export interface BackupTaker {
 }
 
 const KNOWN_KEYS = ['format', 'version', 'made', 'tables', 'photos', 'unreadable'];
-const NOT_JSON: Fault = { path: '', problem: 'is not JSON', allowed: 'a backup of Hervir' };
-const shapeFault = (path: string, allowed: string): Fault => ({ path, problem: 'is not possible here', allowed });
+const NOT_JSON: Fault = {
+  path: '',
+  problem: say('backup-file.is-not-json'),
+  allowed: say('backup-file.a-backup-of-hervir'),
+};
+const shapeFault = (path: string, allowed: Text): Fault => ({
+  path,
+  problem: say('backup-file.is-not-possible-here'),
+  allowed,
+});
 
 /** Looks at the shape of the document while its parts are read: which keys it has, and what lies under them. */
-function shapeWatch(say: (fault: Fault) => void): (token: ParsedTokenInfo) => void {
+function shapeWatch(report: (fault: Fault) => void): (token: ParsedTokenInfo) => void {
   let depth = 0;
   let section = '';
   let key = '';
   let isKey = false;
-  let awaited: { readonly path: string; readonly token: TokenType; readonly allowed: string } | null = null;
+  let awaited: { readonly path: string; readonly token: TokenType; readonly allowed: Text } | null = null;
   return ({ token, value }) => {
-    if (depth === 0 && token !== TokenType.LEFT_BRACE) say(shapeFault('', 'a backup of Hervir'));
+    if (depth === 0 && token !== TokenType.LEFT_BRACE) report(shapeFault('', 'a backup of Hervir'));
     const opens = token === TokenType.LEFT_BRACE || token === TokenType.LEFT_BRACKET;
     if (awaited !== null && token !== TokenType.COLON) {
-      if (token !== awaited.token) say(shapeFault(awaited.path, awaited.allowed));
+      if (token !== awaited.token) report(shapeFault(awaited.path, awaited.allowed));
       awaited = null;
     } else if (isKey && token === TokenType.STRING) {
       key = String(value);
       if (depth === 1) {
         section = key;
-        if (!KNOWN_KEYS.includes(key)) say(shapeFault(key.slice(0, 40), KNOWN_KEYS.join(', ')));
-        if (key === 'tables') awaited = { path: key, token: TokenType.LEFT_BRACE, allowed: 'an object of tables' };
-        if (key === 'photos') awaited = { path: key, token: TokenType.LEFT_BRACE, allowed: 'an object of photos' };
+        if (!KNOWN_KEYS.includes(key)) report(shapeFault(key.slice(0, 40), KNOWN_KEYS.join(', ')));
+        if (key === 'tables')
+          awaited = { path: key, token: TokenType.LEFT_BRACE, allowed: say('backup-file.an-object-of-tables') };
+        if (key === 'photos')
+          awaited = { path: key, token: TokenType.LEFT_BRACE, allowed: say('backup-file.an-object-of-photos') };
       } else if (depth === 2 && section === 'tables') {
         const known = [...BACKUP_TABLES, ...LEFT_OUT_TABLES];
-        if (!known.includes(key)) say(shapeFault(`tables.${key.slice(0, 40)}`, known.join(', ')));
-        else awaited = { path: `tables.${key}`, token: TokenType.LEFT_BRACKET, allowed: 'a list of rows' };
+        if (!known.includes(key)) report(shapeFault(`tables.${key.slice(0, 40)}`, known.join(', ')));
+        else
+          awaited = {
+            path: `tables.${key}`,
+            token: TokenType.LEFT_BRACKET,
+            allowed: say('backup-file.a-list-of-rows'),
+          };
       }
     }
     if (opens) depth += 1;
@@ -148,7 +164,7 @@ export async function readBackupFile(
   take: BackupTaker,
 ): Promise<{ readonly count: BackupCount; readonly faults: readonly Fault[] }> {
   const faults: Fault[] = [];
-  const say = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
+  const report = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
   const holds = none();
   const head: Record<string, unknown> = {};
   let photos = 0;
@@ -159,11 +175,11 @@ export async function readBackupFile(
     paths: ['$.format', '$.version', '$.made', '$.tables.*.*', '$.photos.*', '$.unreadable.*'],
     keepStack: false,
   });
-  const watch = shapeWatch(say);
+  const watch = shapeWatch(report);
   let broken = false;
   let ended = false;
   const fail = (): void => {
-    if (!broken) say(NOT_JSON);
+    if (!broken) report(NOT_JSON);
     broken = true;
   };
   tokenizer.onToken = (token) => {
@@ -185,8 +201,8 @@ export async function readBackupFile(
       const place = holds[table];
       holds[table] += 1;
       const wrong = rowFaults(table, value);
-      for (const fault of wrong) say(faultAt(table, place, fault));
-      if (table === 'settings' && place > 0) say(shapeFault(`tables.settings[${place}]`, 'one row of settings'));
+      for (const fault of wrong) report(faultAt(table, place, fault));
+      if (table === 'settings' && place > 0) report(shapeFault(`tables.settings[${place}]`, 'one row of settings'));
       if (wrong.length === 0) take.row(table, value as unknown as BackupRow);
     }
   };
@@ -197,7 +213,7 @@ export async function readBackupFile(
       for (const { id, base64 } of pictures.splice(0)) {
         const wrong = [...photoFaults(id)];
         if (wrong.length === 0) wrong.push(...(await take.photo(id, base64)));
-        wrong.forEach(say);
+        wrong.forEach(report);
         photos += 1;
       }
       if (broken || faults.length >= MOST_FAULTS) break;

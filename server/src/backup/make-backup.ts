@@ -1,3 +1,4 @@
+import { speaking } from '../language/speech';
 import { readdirSync, rmSync, statSync } from 'node:fs';
 import { PlainDatabase } from '../database/plain';
 import { readBackupFile, writeBackupFile, type BackupCount } from './backup-file';
@@ -48,7 +49,7 @@ export async function makeBackup({ database, photos, to, made }: MakeBackup): Pr
     });
     const { faults } = await readBackupFile(to, { row: () => undefined, photo: () => Promise.resolve([]) });
     const [fault] = faults;
-    if (fault) throw new Error(`the backup does not read back: ${fault.path} ${fault.problem}`);
+    if (fault) throw new Error(`the backup does not read back: ${fault.path} ${speaking('en').text(fault.problem)}`);
     return { ...count, bytes: statSync(to).size };
   } catch (error) {
     rmSync(to, { force: true });

@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { Injectable } from '@nestjs/common';
 import { DataFolder } from '../database/data-folder';
 import { refused } from '../security/faults';
+import { say } from '@hervir/language';
 
 /** Room that is left on the disk, bytes: a running cook needs some. */
 const SPARE = 50_000_000;
@@ -47,10 +48,17 @@ export class PassingFiles {
     const measured = new Transform({
       transform(chunk: Buffer, _encoding, done) {
         bytes += chunk.length;
-        if (bytes > most) done(refused(413, 'the file is too large', `up to ${Math.round(most / 1_000_000)} MB`));
+        if (bytes > most)
+          done(
+            refused(
+              413,
+              say('passing-files.the-file-is-too-large'),
+              say('passing-files.up-to-mb', { most: Math.round(most / 1_000_000) }),
+            ),
+          );
         else if (bytes > room) {
-          const problem = 'the disk of Hervir’s machine is full; nothing was changed';
-          done(refused(507, problem, 'some free space, then again'));
+          const problem = say('passing-files.the-disk-of-hervirs-machine');
+          done(refused(507, problem, say('passing-files.some-free-space-then-again')));
         } else done(null, chunk);
       },
     });

@@ -7,6 +7,7 @@ import { LONGEST_COOK_MS } from '../cooks/longest-cook';
 import { PlainDatabase, type PlainTable } from '../database/plain';
 import { pictureOf } from '../log/picture';
 import { MOST_FAULTS, readBackupFile, type BackupCount } from './backup-file';
+import { say } from '@hervir/language';
 
 /** A backup that came in, and where what it holds is laid out; without a place, it is only looked at. */
 export interface CheckBackup {
@@ -47,7 +48,7 @@ export async function checkBackup({ file, database, staging, photos }: CheckBack
         } catch (error) {
           // Two rows with one id, or a value no column takes.
           const problem = (error as Error).message.slice(0, 200);
-          faults.push({ path: `tables.${table}`, problem, allowed: 'rows of a backup of Hervir' });
+          faults.push({ path: `tables.${table}`, problem, allowed: say('put-backup.rows-of-a-backup-of') });
         }
       },
       photo: async (id, base64) => {
@@ -126,8 +127,8 @@ function cookFault(db: PlainDatabase, row: CookRow): Fault | null {
       const fault = faultOfPlanError(error);
       return { ...fault, path: `plan.${fault.path}` };
     }
-    const problem = `cannot be gone through (${(error as Error).message.slice(0, 120)})`;
-    return { path: 'guide', problem, allowed: 'a guide and events of Hervir' };
+    const problem = say('put-backup.cannot-be-gone-through', { message: (error as Error).message.slice(0, 120) });
+    return { path: 'guide', problem, allowed: say('put-backup.a-guide-and-events-of') };
   }
 }
 

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@hervir/language';
+import { speaking } from '../language/speech';
 import { createSchema, faultsOf, saveSchema, type BraiseRecord, type BraiseSummary, type Read } from '@hervir/contract';
 import type { Forecast, Plan } from '@hervir/core';
 import {
@@ -25,6 +25,7 @@ import { orBadRequest } from '../security/faults';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { BraisesService, nameOf } from './braises.service';
+import { say } from '@hervir/language';
 
 function head<T extends z.ZodType>(schema: T, body: unknown): z.output<T> {
   const parsed = schema.safeParse(body);
@@ -81,18 +82,18 @@ export class BraisesController {
   @Header('content-type', 'application/ld+json; charset=utf-8')
   @ApiOperation({ summary: 'The plan as a schema.org recipe' })
   async recipe(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
-    const { f, units } = await this.reckoned(id);
+    const { f } = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(f.plan))}.jsonld`);
-    return JSON.stringify(recipeJsonLd(f, units), null, 2);
+    return JSON.stringify(recipeJsonLd(f, speaking()), null, 2);
   }
 
   @Get(':id/card.md')
   @Header('content-type', 'text/markdown; charset=utf-8')
   @ApiOperation({ summary: 'The plan as a card in Markdown' })
   async markdown(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
-    const { f, units } = await this.reckoned(id);
+    const { f } = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(f.plan))}.md`);
-    return recipeMarkdown(f, units);
+    return recipeMarkdown(f, speaking());
   }
 
   @Get(':id')
@@ -114,19 +115,26 @@ export class BraisesController {
     const { plan, revision } = await this.braises.open(id);
     if (plan.serveAt === null) {
       throw new BadRequestException({
-        faults: [{ path: 'plan.serveAt', problem: 'no time to eat', allowed: 'a plan that says when we eat' }],
+        faults: [
+          {
+            path: 'plan.serveAt',
+            problem: say('braises.controller.no-time-to-eat'),
+            allowed: say('braises.controller.a-plan-that-says-when'),
+          },
+        ],
       });
     }
     const { f } = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(plan))}.ics`);
-    return calendarOf({ id, revision }, f, this.clock.now());
+    return calendarOf({ id, revision }, f, this.clock.now(), speaking());
   }
 
   /** As it would be cooked now, with what was learnt. */
-  private async reckoned(id: string): Promise<{ f: Forecast; units: UnitSystem }> {
+  private async reckoned(id: string): Promise<{ f: Forecast }> {
     const { plan } = await this.braises.open(id);
-    const { units } = await this.settings.read();
-    return { f: await this.workers.forecast(await this.learning.apply(plan), units), units };
+    // Whatever is printed of it is printed in the units that are set now.
+    await this.settings.read();
+    return { f: await this.workers.forecast(await this.learning.apply(plan)) };
   }
 
   @Put(':id')

@@ -1,3 +1,4 @@
+import { inWords } from '../language/speech';
 import { upperFirst } from '@hervir/language';
 import { cutById, cutTitle, type Plan } from '@hervir/core';
 import { parsePlan, type BraiseRecord, type BraiseSummary, type Fault } from '@hervir/contract';
@@ -7,11 +8,12 @@ import { Clock } from '../clock';
 import { BraiseEntity } from '../database/entities';
 import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
+import { say } from '@hervir/language';
 
 /** What a plan is called, in lists and in its cook; without a name, by its meat. */
 export function nameOf(plan: Plan): string {
   if (plan.name !== '') return plan.name;
-  return upperFirst(cutTitle(cutById(plan.meat.cut)));
+  return upperFirst(inWords(cutTitle(cutById(plan.meat.cut))));
 }
 
 function summary(entity: BraiseEntity): BraiseSummary {
@@ -31,8 +33,11 @@ function summary(entity: BraiseEntity): BraiseSummary {
 
 /** Somebody has put the plan away: what is saved into it would be seen by nobody. */
 function putAway(current: BraiseRecord): ConflictException {
-  const allowed = 'the plan brought back first, or a new one';
-  return new ConflictException({ faults: [{ path: 'id', problem: 'was put away', allowed }], current });
+  const allowed = say('braises.service.the-plan-brought-back-first');
+  return new ConflictException({
+    faults: [{ path: 'id', problem: say('braises.service.was-put-away'), allowed }],
+    current,
+  });
 }
 
 /** @throws UnprocessableEntityException: a plan of a newer or an older Hervir, or of a disk that failed */
@@ -48,7 +53,7 @@ function summaryOr(entity: BraiseEntity): BraiseSummary {
     const { name, meat } = (entity.plan ?? {}) as Partial<Plan>;
     return {
       id: entity.id,
-      name: typeof name === 'string' && name !== '' ? name : 'A plan that cannot be read',
+      name: typeof name === 'string' && name !== '' ? name : inWords(say('braises.service.a-plan-that-cannot-be')),
       cut: String(meat?.cut ?? ''),
       form: 'whole',
       grams: 0,

@@ -1,3 +1,4 @@
+import { spelled } from '../language/speech';
 import { readEvents, readStartCook, type CookRecord, type EventsAnswer } from '@hervir/contract';
 import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
@@ -26,7 +27,7 @@ export class CooksController {
   @Sse('stream')
   @ApiOperation({ summary: 'What happens in running cooks, as it happens; resumes from Last-Event-ID' })
   follow(@Headers('last-event-id') last?: string): Observable<MessageEvent> {
-    return this.stream.open(lastEvent(last));
+    return this.stream.open(lastEvent(last)).pipe(spelled());
   }
 
   @Post()

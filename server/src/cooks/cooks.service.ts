@@ -24,6 +24,7 @@ import { Workers } from '../workers/workers';
 import { CooksStream } from './cooks.stream';
 import { LONGEST_COOK_MS } from './longest-cook';
 import { eventsOf, momentsOf, stored, type KeptEvent } from './stored-event';
+import { say } from '@hervir/language';
 
 /** A device's clock may be ahead of ours by so much, ms. */
 const AHEAD_MS = 120_000;
@@ -98,11 +99,11 @@ export class CooksService {
     const taught = asked.learnt === undefined ? await this.learning.apply(asked) : asked;
     const plan: Plan = { ...taught, learnt: taught.learnt ?? {} };
     if (part === 'day' && plan.cookAhead === undefined) {
-      const problem = 'this plan is eaten when it is cooked: it has no day of its own';
+      const problem = say('cooks.service.this-plan-is-eaten-when');
       throw new BadRequestException({ faults: [{ path: 'part', problem, allowed: '"evening"' }] });
     }
     const { units } = await this.settings.read();
-    const { forecast, guide } = await this.workers.guide(plan, units, part);
+    const { forecast, guide } = await this.workers.guide(plan, part);
     // What is warned of is of the evening: its pot, its fill, its fond.
     const warning = part === 'day' ? undefined : unread(forecast, acknowledged);
     if (warning) {
@@ -111,7 +112,7 @@ export class CooksService {
           {
             path: 'acknowledged',
             problem: warning.text,
-            allowed: `"${warning.code}" once the cook has read it, or a plan without it`,
+            allowed: say('cooks.service.once-the-cook-has-read', { code: warning.code }),
           },
         ],
       });
@@ -237,21 +238,29 @@ export class CooksService {
     if (at > latest) {
       return {
         path: 'at',
-        problem: `${event.at} has not come yet`,
-        allowed: `up to ${new Date(latest).toISOString()}`,
+        problem: say('cooks.service.has-not-come-yet', { at: event.at }),
+        allowed: say('cooks.service.up-to', { toISOString: new Date(latest).toISOString() }),
       };
     }
     if (at < begun - AHEAD_MS || (at > begun + LONGEST_COOK_MS && !AFTERWARDS.has(event.kind))) {
       return {
         path: 'at',
-        problem: `${event.at} is not in this cook`,
-        allowed: `from ${cook.startedAt}, within 36 hours`,
+        problem: say('cooks.service.is-not-in-this-cook', { at: event.at }),
+        allowed: say('cooks.service.from-within-36-hours', { startedAt: cook.startedAt }),
       };
     }
     return event.kind === 'started'
-      ? { path: 'kind', problem: 'the cook has begun already', allowed: 'any other kind' }
+      ? {
+          path: 'kind',
+          problem: say('cooks.service.the-cook-has-begun-already'),
+          allowed: say('cooks.service.any-other-kind'),
+        }
       : null;
   }
 }
 
-const FOREIGN = { path: 'id', problem: 'is an event of another cook', allowed: 'a new UUID' };
+const FOREIGN = {
+  path: 'id',
+  problem: say('cooks.service.is-an-event-of-another'),
+  allowed: say('cooks.service.a-new-uuid'),
+};

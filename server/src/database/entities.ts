@@ -1,5 +1,18 @@
 import type { UnitSystem } from '@hervir/language';
-import type { CookEventKind, CookEventPayload, Cooker, Debrief, ExerciseId, FactorKind, Guide, Kept, Mark, Observation, Plan, SimulatedSetup } from '@hervir/core';
+import type {
+  CookEventKind,
+  CookEventPayload,
+  Cooker,
+  Debrief,
+  ExerciseId,
+  FactorKind,
+  Guide,
+  Kept,
+  Mark,
+  Observation,
+  Plan,
+  SimulatedSetup,
+} from '@hervir/core';
 import type { LogEntry, RehearsalAct, Result, Settings } from '@hervir/contract';
 import { Entity, Index, PrimaryKey, Property, Unique } from '@mikro-orm/core';
 import { StoredGuide, StoredJson, StoredPlan } from './stored-json';

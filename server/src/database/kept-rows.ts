@@ -1,3 +1,4 @@
+import { speaking } from '../language/speech';
 import { BACKUP_TABLES, rowFaults, type BackupTable, type Fault } from '@hervir/contract';
 import {
   ChangeSetType,
@@ -14,7 +15,7 @@ export class UnkeepableRow extends Error {
     readonly faults: readonly Fault[],
   ) {
     super(
-      `a row of ${table} could not be read back: ${faults.map(({ path, problem }) => `${path} ${problem}`).join('; ')}`,
+      `a row of ${table} could not be read back: ${faults.map(({ path, problem }) => `${path} ${speaking('en').text(problem)}`).join('; ')}`,
     );
   }
 }

@@ -5,6 +5,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Config } from '../config';
 import { CONFIG } from '../tokens';
 import { DemoService } from './demo.service';
+import { say } from '@hervir/language';
 
 @ApiTags('demo')
 @Controller('api/demo')
@@ -20,7 +21,13 @@ export class DemoController {
   async reset(): Promise<{ status: 'ok' }> {
     if (!this.config.demo) {
       throw new ForbiddenException({
-        faults: [{ path: '', problem: 'this is no demo kitchen', allowed: 'a server started with --demo' }],
+        faults: [
+          {
+            path: '',
+            problem: say('demo.module.this-is-no-demo-kitchen'),
+            allowed: say('demo.module.a-server-started-with-demo'),
+          },
+        ],
       });
     }
     await this.demo.putBack();

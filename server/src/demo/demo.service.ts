@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { randomUUID } from 'node:crypto';
 import { cookState, forecast, guideOf } from '@hervir/core';
 import { MikroORM, type EntityManager } from '@mikro-orm/core';

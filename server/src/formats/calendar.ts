@@ -1,5 +1,6 @@
 import { aheadCaution, aheadText, cutById, cutTitle, shiftIso, type Forecast, type ScheduledTask } from '@hervir/core';
 import ical, { ICalAlarmType } from 'ical-generator';
+import type { Words } from '@hervir/language';
 
 /** Text of a calendar: RFC 5545, 3.3.11. */
 const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replace(/\r?\n/g, '\\n');
@@ -28,19 +29,26 @@ function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean 
  * @param kept the plan's id, for stable UIDs, and its revision, by which a calendar knows the newer of two
  * @param f its forecast, with a time to eat
  * @param now when it is written, ISO 8601
+ * @param words of whoever reads it
  * @returns text of an .ics file
  * @throws RangeError when the plan has no time to eat
  */
-export function calendarOf(kept: { readonly id: string; readonly revision: number }, f: Forecast, now: string): string {
+export function calendarOf(
+  kept: { readonly id: string; readonly revision: number },
+  f: Forecast,
+  now: string,
+  words: Words,
+): string {
   const { id, revision: sequence } = kept;
   const { plan } = f;
   const { startAt, eatAt, tasks } = f.clock;
   if (startAt === null || eatAt === null) throw new RangeError('the plan has no time to eat');
-  const name = plan.name === '' ? cutTitle(cutById(plan.meat.cut)) : plan.name;
+  const { t, text: said } = words;
+  const name = plan.name === '' ? said(cutTitle(cutById(plan.meat.cut))) : plan.name;
   const calendar = ical({
     // RFC 7986, NAME: text, with its own signs escaped as RFC 5545, 3.3.11 asks.
-    name: escaped(`Hervir: ${name.replace(/\s+/g, ' ')}`),
-    prodId: { company: 'Hervir', product: 'Clock', language: 'EN' },
+    name: escaped(t('calendar.hervir', { name: name.replace(/\s+/g, ' ') })),
+    prodId: { company: 'Hervir', product: t('calendar.clock'), language: words.locale.slice(0, 2).toUpperCase() },
   });
   const stamp = new Date(now);
   calendar
@@ -50,10 +58,14 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
       sequence,
       start: new Date(startAt),
       end: new Date(eatAt),
-      summary: `Cook ${name}`,
-      description: `${f.pressureMinutes} min under pressure. Pressure minutes, cautions and your cooker's manual: see the plan.`,
+      summary: t('calendar.cook', { name }),
+      description: t('calendar.min-under-pressure-pressure-minutes', { pressureMinutes: f.pressureMinutes }),
     })
-    .createAlarm({ type: ICalAlarmType.display, triggerBefore: 10 * 60, description: `Begin ${name} in ten minutes` });
+    .createAlarm({
+      type: ICalAlarmType.display,
+      triggerBefore: 10 * 60,
+      description: t('calendar.begin-in-ten-minutes', { name }),
+    });
   /** An entry of its own that rings when it begins. */
   const call = (task: string, start: Date, minutes: number, summary: string, description: string): void => {
     calendar
@@ -72,8 +84,10 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
   for (const task of f.ahead) {
     // What is done already calls nobody; the evening and the day have entries of their own.
     if (task.at === null || task.doneAt !== null || task === warm || task.kind === 'cook') continue;
-    const description = [`For ${name}`, aheadCaution(task)].filter((text) => text !== null).join('. ');
-    call(task.id, new Date(task.at), AHEAD_TAKES, aheadText(task), description);
+    const description = [t('calendar.for', { name }), aheadCaution(task)]
+      .flatMap((text) => (text === null ? [] : said(text)))
+      .join('. ');
+    call(task.id, new Date(task.at), AHEAD_TAKES, said(aheadText(task)), description);
   }
   const callsOf = (all: readonly ScheduledTask[], from: string): void => {
     const hands = all.filter(({ resource, handsOn }) => handsOn || resource === 'pot');
@@ -81,14 +95,16 @@ export function calendarOf(kept: { readonly id: string; readonly revision: numbe
       const before = hands[hands.indexOf(task) - 1];
       if (!calls(task, before)) continue;
       const start = new Date(shiftIso(from, task.startMinute));
-      call(task.id, start, Math.max(1, task.minutes), task.label, `For ${name}`);
+      call(task.id, start, Math.max(1, task.minutes), said(task.label), t('calendar.for', { name }));
     }
   };
   callsOf(tasks, startAt);
   const day = f.nextDay?.clock;
   if (day && day.startAt !== null && warm && warm.doneAt === null) {
-    const description = [aheadText(warm), aheadCaution(warm)].filter((text) => text !== null).join('. ');
-    call('day', new Date(day.startAt), Math.ceil(day.totalMinutes), `Warm ${name} through`, description);
+    const description = [aheadText(warm), aheadCaution(warm)]
+      .flatMap((text) => (text === null ? [] : said(text)))
+      .join('. ');
+    call('day', new Date(day.startAt), Math.ceil(day.totalMinutes), t('calendar.warm-through', { name }), description);
     callsOf(
       day.tasks.filter(({ work }) => work.kind !== 'day'),
       day.startAt,

@@ -80,7 +80,7 @@ function cutIn(cell: string): string | undefined {
   const wanted = plainWords(cell);
   if (wanted === '') return undefined;
   const found = CUTS.find((cut) =>
-    [cut.id, cutTitle(cut), cut.name, ...cut.alsoCalled.split(',')].some((name) => {
+    [cut.id, ...cut.words].some((name) => {
       const plain = plainWords(name);
       return plain === wanted || `${cut.species} ${plain}` === wanted || plain === `${cut.species} ${wanted}`;
     }),

@@ -1,7 +1,9 @@
+import { languageOf, speaking } from '../language/speech';
 import { TLSSocket } from 'node:tls';
 import { ForbiddenException } from '@nestjs/common';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import type { Pairing } from './pairing';
+import { say, type Text } from '@hervir/language';
 
 const COOKIE = 'hervir_device';
 const YEAR_S = 365 * 86_400;
@@ -17,7 +19,9 @@ export const fromTheHouse = (request: Request): boolean => request.socket instan
 export function onThisMachineOnly(request: Request): void {
   if (!fromTheHouse(request)) return;
   throw new ForbiddenException({
-    faults: [{ path: '', problem: 'is for this machine only', allowed: 'the machine Hervir runs on' }],
+    faults: [
+      { path: '', problem: say('door.is-for-this-machine-only'), allowed: say('door.the-machine-hervir-runs-on') },
+    ],
   });
 }
 
@@ -26,14 +30,16 @@ function tokenOf(request: Request): string | undefined {
 }
 
 /** The only page an unknown device gets: no script, nothing of the kitchen. */
-function page(said: string): string {
-  return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>Hervir: pair this device</title>
+function page(request: Request, said: Text): string {
+  const { t, text, locale } = speaking(languageOf(request.headers['accept-language']));
+  const alert = said === '' ? '' : `<p role="alert"><strong>${text(said)}</strong></p>`;
+  return `<!doctype html><html lang="${locale.slice(0, 2)}"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${t('door.title')}</title>
 <body style="font:18px/1.5 sans-serif;max-width:24em;margin:3em auto;padding:0 1em">
-<h1 style="font-size:1.4em">Pair this device</h1>
-<p>Type the code that Hervir shows on its own machine: in the window it was started from, and in Settings.</p>
-${said === '' ? '' : `<p role="alert"><strong>${said}</strong></p>`}
-<form method="post" action="/pair"><label>Code<br><input name="code" inputmode="numeric" autocomplete="one-time-code" required maxlength="12" style="font:inherit;font-size:1.6em;width:9em;padding:.3em"></label>
-<p><button style="font:inherit;min-height:64px;padding:0 2em">Pair</button></p></form></body></html>`;
+<h1 style="font-size:1.4em">${t('door.pair-this-device')}</h1>
+<p>${t('door.type-the-code')}</p>
+${alert}
+<form method="post" action="/pair"><label>${t('door.code')}<br><input name="code" inputmode="numeric" autocomplete="one-time-code" required maxlength="12" style="font:inherit;font-size:1.6em;width:9em;padding:.3em"></label>
+<p><button style="font:inherit;min-height:64px;padding:0 2em">${t('door.pair')}</button></p></form></body></html>`;
 }
 
 /** Where a phone finds the certificate that it may be told to trust. */
@@ -80,10 +86,10 @@ export function door(pairing: Pairing, authority: () => string | null): RequestH
         const wait = paired === 'wait';
         response
           .status(wait ? 429 : 403)
-          .send(page(wait ? 'Too many wrong codes: wait a minute. The code has changed.' : 'That is not the code.'));
+          .send(page(request, wait ? say('door.too-many-wrong-codes-wait') : say('door.that-is-not-the-code')));
         return;
       }
-      response.send(page(''));
+      response.send(page(request, ''));
       return;
     }
     if (request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html') !== false) {
@@ -91,7 +97,9 @@ export function door(pairing: Pairing, authority: () => string | null): RequestH
       return;
     }
     response.status(401).json({
-      faults: [{ path: '', problem: 'this device is not paired', allowed: 'the code, once, at /pair' }],
+      faults: [
+        { path: '', problem: say('door.this-device-is-not-paired'), allowed: say('door.the-code-once-at-pair') },
+      ],
     });
   };
   return [

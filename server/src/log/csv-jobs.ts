@@ -7,6 +7,7 @@ import { PlainDatabase } from '../database/plain';
 import { readLogCsv } from '../formats/log-csv';
 import { columnsOf } from './entry';
 import { observedByHand, partsOf, planOfEntry, teach, untaught, type Taught } from './lesson';
+import { say } from '@hervir/language';
 
 /** A file that came in, and the database its lines are laid out in. */
 export interface CheckCsv {
@@ -58,7 +59,7 @@ function textOf(bytes: Buffer, contentType: string): { readonly text: string } |
     input = JSON.parse(bytes.toString('utf8'));
   } catch {
     return {
-      faults: [{ path: '', problem: 'is not JSON', allowed: 'a JSON document, or the file itself as text/csv' }],
+      faults: [{ path: '', problem: say('csv-jobs.is-not-json'), allowed: say('csv-jobs.a-json-document-or-the') }],
     };
   }
   const read = readCsvFile(input);

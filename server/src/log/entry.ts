@@ -1,3 +1,4 @@
+import { inWords } from '../language/speech';
 import { NOTES, resultOf, type LogEntry, type LogItem } from '@hervir/contract';
 import {
   cutById,
@@ -127,7 +128,7 @@ const lost = (left: number | null, of: number): number | null => (left === null 
 /** What is looked for and sorted by, from an entry. */
 export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation): Omit<LogEntryEntity, 'photo'> {
   const cut = cutById(entry.cut);
-  const beside = plan.otherMeats.map((meat) => cutTitle(cutById(meat.cut)));
+  const beside = plan.otherMeats.map((meat) => inWords(cutTitle(cutById(meat.cut))));
   return {
     id: entry.id,
     servedAt: new Date(entry.servedAt).toISOString(),
@@ -141,7 +142,9 @@ export function columnsOf(entry: LogEntry, plan: Plan, observation: Observation)
     pinRatio: entry.burns === 0 ? over(entry.toPin.actual, entry.toPin.planned) : null,
     trimShare: lost(entry.trimmedG, entry.boughtG),
     cookShare: lost(entry.cookedG, entry.trimmedG ?? entry.boughtG),
-    words: [entry.name, cutTitle(cut), ...beside, entry.cooker, entry.notes, entry.grade ?? ''].join(' ').toLowerCase(),
+    words: [entry.name, inWords(cutTitle(cut)), ...beside, entry.cooker, entry.notes, entry.grade ?? '']
+      .join(' ')
+      .toLowerCase(),
     entry,
     plan,
     observation,

@@ -8,6 +8,7 @@ import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 import { Workers } from '../workers/workers';
 import { LogService } from './log.service';
+import { say } from '@hervir/language';
 
 /** The largest file, bytes. */
 const MOST_BYTES = 64_000_000;
@@ -57,8 +58,8 @@ export class LogImports {
       this.passing.drop(file);
       const fault = {
         path: '',
-        problem: 'other files are being read',
-        allowed: 'one of them kept or taken back first',
+        problem: say('imports.service.other-files-are-being-read'),
+        allowed: say('imports.service.one-of-them-kept-or'),
       };
       throw new ConflictException({ faults: [fault] });
     }
@@ -89,7 +90,11 @@ export class LogImports {
     const { phase, known, faults } = mine.state;
     if (phase === 'refused') throw new BadRequestException({ faults });
     if (phase !== 'ready') {
-      const fault = { path: 'phase', problem: `the file is ${phase}`, allowed: 'a file that is ready' };
+      const fault = {
+        path: 'phase',
+        problem: say('imports.service.the-file-is', { phase }),
+        allowed: say('imports.service.a-file-that-is-ready'),
+      };
       throw new ConflictException({ faults: [fault] });
     }
     mine.state = { ...mine.state, phase: 'writing' };
@@ -111,7 +116,11 @@ export class LogImports {
   cancel(id: string): LogImport {
     const { state } = this.find(id);
     if (state.phase === 'writing') {
-      const fault = { path: 'phase', problem: 'is being written', allowed: 'a file that is not' };
+      const fault = {
+        path: 'phase',
+        problem: say('imports.service.is-being-written'),
+        allowed: say('imports.service.a-file-that-is-not'),
+      };
       throw new ConflictException({ faults: [fault] });
     }
     this.forget(id);
@@ -160,8 +169,12 @@ export class LogImports {
       mine.state = { ...mine.state, phase: 'ready' };
     } catch (error) {
       if (signal.aborted) return;
-      const problem = error instanceof Error ? error.message.slice(0, 200) : 'cannot be read';
-      mine.state = { ...mine.state, phase: 'refused', faults: [{ path: '', problem, allowed: 'the file once more' }] };
+      const problem = error instanceof Error ? error.message.slice(0, 200) : say('imports.service.cannot-be-read');
+      mine.state = {
+        ...mine.state,
+        phase: 'refused',
+        faults: [{ path: '', problem, allowed: say('imports.service.the-file-once-more') }],
+      };
     } finally {
       this.passing.drop(file);
       if (signal.aborted) this.passing.drop(staging);

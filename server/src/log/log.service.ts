@@ -175,7 +175,6 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
         ? null
         : await this.workers.run('promised', {
             plan: there.plan,
-            units: there.units,
             begunAt: there.startedAt,
           });
     await this.writes.run(async (em) => {

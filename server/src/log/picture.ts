@@ -1,5 +1,6 @@
 import type { Fault } from '@hervir/contract';
 import { withoutMetadata } from './jpeg';
+import { say } from '@hervir/language';
 
 /** The largest picture of a cook, bytes. */
 export const MOST_PICTURE_BYTES = 6_000_000;
@@ -13,8 +14,16 @@ export const MOST_PICTURE_BYTES = 6_000_000;
  */
 export function pictureOf(bytes: Buffer, path: string): { readonly picture: Buffer } | { readonly fault: Fault } {
   if (bytes.length > MOST_PICTURE_BYTES) {
-    return { fault: { path, problem: `${bytes.length} bytes`, allowed: `up to ${MOST_PICTURE_BYTES}` } };
+    return {
+      fault: {
+        path,
+        problem: say('picture.bytes', { bytesCount: bytes.length }),
+        allowed: say('picture.up-to', { mostPictureBytes: MOST_PICTURE_BYTES }),
+      },
+    };
   }
   const picture = withoutMetadata(bytes);
-  return picture === null ? { fault: { path, problem: 'is no JPEG picture', allowed: 'JPEG' } } : { picture };
+  return picture === null
+    ? { fault: { path, problem: say('picture.is-no-jpeg-picture'), allowed: 'JPEG' } }
+    : { picture };
 }

@@ -1,4 +1,5 @@
 import { takenAs } from './ingredient-words';
+import { say, type Text } from '@hervir/language';
 
 /** Where a part of a list belongs: in the pot, beside it, into the marinade or the rub, or in at the very end. */
 export type Part = 'pot' | 'beside' | 'marinade' | 'rub' | 'finish';
@@ -84,12 +85,11 @@ export function parted(lines: readonly string[]): ListedLine[] {
 }
 
 /** What a line leaves open, in words; null where it leaves nothing open. */
-export function leftOpen(text: string): string | null {
+export function leftOpen(text: string): Text | null {
   const words = text.toLowerCase();
-  if (/\bdivided\b|\bin two (?:lots|parts|batches)\b/.test(words))
-    return 'divided in the recipe: all of it is counted, in one place';
+  if (/\bdivided\b|\bin two (?:lots|parts|batches)\b/.test(words)) return say('parts.divided-in-the-recipe-all');
   if (/\bplus (?:more|extra|some|a (?:little|bit|few))\b|\band more\b|\bextra (?:to|for)\b/.test(words))
-    return 'plus more in the recipe: only this much is counted';
+    return say('parts.plus-more-in-the-recipe');
   return null;
 }
 

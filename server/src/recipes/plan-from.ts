@@ -1,9 +1,27 @@
-import { printDuration, upperFirst } from '@hervir/language';
+import type { Text } from '@hervir/language';
 import { type RecipeLine, type RecipeWhen, WHENS_OF } from '@hervir/contract';
-import { cutById, cutTitle, defaultLiquidMl, LIMITS, liquidById, liquidWord, newPlan, stageOf, thickenerById, type Cooker, type Form, type Kitchen, type Meat, type Plan, type PlannedStage, type Range } from '@hervir/core';
+import {
+  cutById,
+  cutTitle,
+  defaultLiquidMl,
+  LIMITS,
+  liquidById,
+  liquidWord,
+  newPlan,
+  stageOf,
+  thickenerById,
+  type Cooker,
+  type Form,
+  type Kitchen,
+  type Meat,
+  type Plan,
+  type PlannedStage,
+  type Range,
+} from '@hervir/core';
 import type { TakenAs } from './ingredient-words';
 import type { ListedLine } from './parts';
 import { NIGHT_HOURS, type MethodReading } from './read-method';
+import { capital, quantity, say, joined } from '@hervir/language';
 
 /** A line of ingredients, taken for something. */
 export type TakenLine = RecipeLine & { readonly as: TakenAs };
@@ -79,11 +97,11 @@ export function whenOf(
 }
 
 /** Where something thick or creamy goes so that the base does not burn. */
-function thickGoes(id: string): { readonly when: 'start' | 'end'; readonly note: string } {
+function thickGoes(id: string): { readonly when: 'start' | 'end'; readonly note: Text } {
   const { kind } = liquidById(id);
-  if (kind === 'dairy') return { when: 'end', note: 'goes in off the heat at the end: it splits under pressure' };
-  if (kind === 'dry') return { when: 'end', note: 'goes in after pressure: stirred in before, the base may burn' };
-  return { when: 'start', note: 'is laid on top and not stirred: stirred in, the base may burn' };
+  if (kind === 'dairy') return { when: 'end', note: say('plan-from.goes-in-off-the-heat') };
+  if (kind === 'dry') return { when: 'end', note: say('plan-from.goes-in-after-pressure-stirred') };
+  return { when: 'start', note: say('plan-from.is-laid-on-top-and') };
 }
 
 interface Item {
@@ -112,7 +130,7 @@ function itemsOf(lines: readonly TakenLine[], kind: keyof typeof USUAL, stages: 
 function readied(
   lines: readonly TakenLine[],
   method: MethodReading,
-  notes: string[],
+  notes: Text[],
 ): Pick<Meat, 'marinade' | 'rub'> & { readonly pouredInMl: number } {
   const sum = (when: RecipeWhen, liquid: boolean): number =>
     lines.reduce(
@@ -127,13 +145,15 @@ function readied(
   const then = method.marinade?.then ?? 'thrown';
   const marinade = ml === 0 ? null : { ml, hours, then, ...(solidsGrams > 0 ? { solidsGrams } : {}) };
   if (marinade !== null) {
-    const end = { thrown: 'is thrown away', 'poured-in': 'goes into the pot', boiled: 'is boiled in the pot' }[then];
-    const night = method.marinade === null ? ', for the recipe does not say how long' : '';
-    notes.push(
-      `The meat lies for ${hours} h in ${ml} ml of marinade${night}; it ${end}. No raw marinade is eaten: it is boiled first.`,
-    );
+    const end = {
+      thrown: say('plan-from.is-thrown-away'),
+      'poured-in': say('plan-from.goes-into-the-pot'),
+      boiled: say('plan-from.is-boiled-in-the-pot'),
+    }[then];
+    const night = method.marinade === null ? say('plan-from.for-the-recipe-does-not') : '';
+    notes.push(say('plan-from.the-meat-lies-for-h', { hours, ml, night, end }));
   } else if (method.marinade !== null) {
-    notes.push('A marinade is spoken of, and nothing that is poured into it was found: it is left to you.');
+    notes.push(say('plan-from.a-marinade-is-spoken-of'));
   }
   // Without anything poured, what was to be a marinade lies on the meat.
   const when: readonly RecipeWhen[] = ml === 0 ? ['rub', 'marinade'] : ['rub'];
@@ -142,20 +162,24 @@ function readied(
     when.reduce((all, one) => all + sum(one, false), 0),
   );
   const rub = grams === 0 ? null : { grams, sugar: when.some(sweet) };
-  if (rub !== null) notes.push(`${grams} g of rub go onto the meat${rub.sugar ? ', with its sugar' : ''}.`);
-  if (rub === null && method.rubbed) notes.push('A rub is spoken of, and no line stands under it: it is left to you.');
+  if (rub !== null) notes.push(say('plan-from.g-of-rub-go-onto', { grams, sugar: rub.sugar }));
+  if (rub === null && method.rubbed) notes.push(say('plan-from.a-rub-is-spoken-of'));
   return { marinade, rub, pouredInMl: marinade === null || then === 'thrown' ? 0 : ml };
 }
 
 /** The stages after the first run, as the method has them. */
-function stagesOf(lines: readonly TakenLine[], method: MethodReading, notes: string[]): PlannedStage[] {
+function stagesOf(lines: readonly TakenLine[], method: MethodReading, notes: Text[]): PlannedStage[] {
   const ids = stageIds(method);
   return method.stages.map(({ kind, minutes, release, meat, takeOutMl, named }, i) => {
     const names = named.flatMap((at) => lines[at]?.name ?? []);
     notes.push(
-      `After the first run: ${printDuration(minutes)} ${kind === 'pressure' ? 'under pressure' : 'simmering'}${
-        names.length > 0 ? `, with ${names.join(', ')}` : ''
-      }; the meat ${meat === 'in' ? 'stays in the pot' : 'waits under foil'}.`,
+      say('plan-from.after-the-first-run-under', {
+        duration: quantity('duration', minutes),
+        pressure: kind === 'pressure',
+        namesCount: names.length > 0,
+        list: joined(names, ', '),
+        in: meat === 'in',
+      }),
     );
     return {
       ...stageOf({ stages: [] }, kind === 'pressure' ? 'second-run' : 'simmer'),
@@ -171,11 +195,11 @@ function stagesOf(lines: readonly TakenLine[], method: MethodReading, notes: str
 }
 
 /** How the meat is seared, as the method has it. */
-function searOf(method: MethodReading, base: Plan['sear'], notes: string[]): Plan['sear'] {
+function searOf(method: MethodReading, base: Plan['sear'], notes: Text[]): Plan['sear'] {
   if (method.seared === null) {
     // A line or two say too little to say that it is not done.
     if (method.steps.length < 3 || method.cooked.length === 0) return base;
-    notes.push('The recipe does not brown the meat, so nor does the plan: a sear can be chosen on the bench.');
+    notes.push(say('plan-from.the-recipe-does-not-brown'));
     return { ...base, school: 'none' };
   }
   const { where, batches } = method.seared;
@@ -183,14 +207,14 @@ function searOf(method: MethodReading, base: Plan['sear'], notes: string[]): Pla
 }
 
 /** Further cuts that the same pot takes. */
-function furtherMeats(others: readonly TakenLine[], { cooker, kitchen }: PlanFor, notes: string[]): Plan['otherMeats'] {
+function furtherMeats(others: readonly TakenLine[], { cooker, kitchen }: PlanFor, notes: Text[]): Plan['otherMeats'] {
   return others.flatMap(({ text, as, grams }, i) => {
     if (as.kind !== 'meat') return [];
     if (grams === null || i > 1) {
-      notes.push(`“${text}” is left to you: ${grams === null ? 'no weight was found' : 'three cuts are the most'}.`);
+      notes.push(say('plan-from.is-left-to-you-no', { text, grams: grams === null }));
       return [];
     }
-    notes.push(`${upperFirst(cutTitle(cutById(as.id)))} goes in with it.`);
+    notes.push(say('plan-from.goes-in-with-it', { cut: capital(cutTitle(cutById(as.id))) }));
     const { meat } = newPlan({ cut: as.id, form: as.form, grams: clamped(LIMITS.meatGrams, grams), cooker, kitchen });
     return [{ ...meat, goesIn: 'start', comesOut: 'end' }];
   });
@@ -212,7 +236,7 @@ export function planFrom(
   others: readonly TakenLine[],
   method: MethodReading,
   given: PlanFor,
-  notes: string[],
+  notes: Text[],
 ): Plan {
   const { cooker, kitchen, confidence } = given;
   const base = newPlan({
@@ -249,32 +273,35 @@ export function planFrom(
     .filter(({ ml }) => ml > 0);
   if (deglazer)
     notes.push(
-      `${Math.round(splash)} ml of the ${liquidWord(deglazer.id)} deglaze the pot, scraped clean, before the rest goes in.`,
+      say('plan-from.ml-of-the-deglaze-the', { splash: Math.round(splash), liquidWord: liquidWord(deglazer.id) }),
     );
   const total = atStart.reduce((sum, { grams }) => sum + grams, 0) + pouredInMl;
   const least = defaultLiquidMl(cooker);
   if (total < cooker.minimumLiquidMl) {
-    notes.push(
-      `The recipe has ${Math.round(total)} ml of liquid, less than this cooker needs: stock is added up to ${least} ml.`,
-    );
+    notes.push(say('plan-from.the-recipe-has-ml-of', { total: Math.round(total), least }));
     poured.push({ liquid: 'stock', ml: Math.round(least - total), temperatureC: 20 });
   }
   const additions = itemsOf(lines, 'addition', stages).map(({ id, grams, stage }): Plan['additions'][number] => {
     const usual = thickGoes(id);
     notes.push(
-      `The ${liquidWord(id)} ${stage === usual.when ? usual.note : stage === 'end' ? 'goes in when the pressure is over' : 'goes in with the first liquid, laid on top'}.`,
+      say('plan-from.the', {
+        liquidWord: liquidWord(id),
+        note:
+          stage === usual.when
+            ? usual.note
+            : stage === 'end'
+              ? say('plan-from.goes-in-when-the-pressure')
+              : say('plan-from.goes-in-with-the-first'),
+      }),
     );
     return { ingredient: id, grams, when: stage === 'end' ? 'after' : 'on-top' };
   });
   const thickener = lines.find(({ as }) => as.kind === 'thickener')?.as;
   const thickens = thickener?.kind === 'thickener' ? (thickener.id as Plan['finish']['thickener']) : null;
   if (thickens !== null && thickens !== 'none') {
-    notes.push(
-      `The ${thickenerById(thickens).name} thickens the sauce after pressure, as much as that takes: stirred in before, the base may burn.`,
-    );
+    notes.push(say('plan-from.the-thickens-the-sauce-after', { name: thickenerById(thickens).name }));
   }
-  if (method.ladleOutMl > 0)
-    notes.push(`${method.ladleOutMl} ml of broth are ladled out and kept before the sauce is made.`);
+  if (method.ladleOutMl > 0) notes.push(say('plan-from.ml-of-broth-are-ladled', { ladleOutMl: method.ladleOutMl }));
   return {
     ...base,
     confidence,

@@ -1,10 +1,10 @@
-import { printDuration } from '@hervir/language';
 import type { RecipeStep } from '@hervir/contract';
 import type { Plan } from '@hervir/core';
 import { amountOf } from './amounts';
 import { durations, inFigures } from './durations';
 import { foodsIn, type TakenAs } from './ingredient-words';
 import { LEAST_COOKING, ovenIn, readStep, WAY_WORDS, wayOf, type Way } from './read-step';
+import { joined, quantity, say, type Text } from '@hervir/language';
 
 /** A stretch of cooking that counts towards tenderness. */
 export interface Cooked {
@@ -54,7 +54,7 @@ export interface MethodReading {
   readonly target: Plan['target'] | null;
   readonly crisped: boolean;
   /** What was left out of the reckoning, in sentences. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Text[];
 }
 
 const MEAT_WORDS =
@@ -139,7 +139,7 @@ export function readMethod(
   const all = nameables(lines);
   const cooked: Cooked[] = [];
   const stages: LaterStage[] = [];
-  const notes: string[] = [];
+  const notes: Text[] = [];
   let pending: number[] = [];
   let [lifted, otherWay] = [false, false];
   let takeOutMl = 0;
@@ -186,32 +186,38 @@ export function readMethod(
     });
     // The first is meant; what follows "or", or stands in brackets, is another way to the same.
     const [first] = found;
-    const says: string[] = [];
+    const says: Text[] = [];
     if (first !== undefined && otherWay && !NOT_THE_MEAT.test(words) && (first.way !== 'pressure' || pressed())) {
-      notes.push(`“${text}” is another way to the same, and is left out.`);
+      notes.push(say('read-method.is-another-way-to-the', { text }));
     } else if (first?.way === 'pressure' && pressed()) {
       stages.push(stage('pressure', first.minutes, read.release));
     } else if (first?.way === 'simmer' && pressed() && pending.length > 0 && !NOT_THE_MEAT.test(words)) {
       stages.push(stage('simmer', first.minutes, null));
     } else if (first !== undefined && (first.way === 'pressure' || first.minutes >= LEAST_COOKING)) {
       const counts = !pressed() && !lifted && !NOT_THE_MEAT.test(words);
-      says.push(`${printDuration(first.minutes)} ${WAY_WORDS[first.way]}${counts ? '' : ', not counted for the meat'}`);
+      says.push(
+        say('read-method.time-found', {
+          duration: quantity('duration', first.minutes),
+          way: WAY_WORDS[first.way],
+          counts,
+        }),
+      );
       if (counts) {
         cooked.push({ step, way: first.way, minutes: first.minutes, ovenC: ovenIn(text) });
         // What was put in before it has cooked with the meat.
         pending = [];
-      } else notes.push(`“${text}” is not counted for the meat.`);
+      } else notes.push(say('read-method.is-not-counted-for-the', { text }));
     }
     if (/\bwhistles?\b/.test(words) && found.length === 0)
-      notes.push(`“${text}” counts whistles, and every cooker has its own: minutes are proposed.`);
+      notes.push(say('read-method.counts-whistles-and-every-cooker', { text }));
     if (read.release !== null && release === null) release = { method: read.release, minutes: read.releaseMinutes };
-    return { ...read, found: says.length > 0 ? says.join('; ') : null };
+    return { ...read, found: says.length > 0 ? joined(says, '; ') : null };
 
     function stage(kind: LaterStage['kind'], minutes: number, letDown: RecipeStep['release']): LaterStage {
       says.push(
         kind === 'pressure'
-          ? `a second run of ${printDuration(minutes)} under pressure`
-          : `${printDuration(minutes)} simmering after the first run`,
+          ? say('read-method.a-second-run-of-under', { duration: quantity('duration', minutes) })
+          : say('read-method.simmering-after-the-first-run', { duration: quantity('duration', minutes) }),
       );
       const made: LaterStage = {
         kind,
@@ -281,7 +287,7 @@ function searIn(words: string, before: MethodReading['seared']): NonNullable<Met
 const WHOLE_COOKING = 60;
 
 /** One way to the same: where a recipe is given for the slow cooker and for the oven, the first; under pressure before all. */
-function oneWay(cooked: readonly Cooked[], sentences: readonly string[], notes: string[]): Cooked[] {
+function oneWay(cooked: readonly Cooked[], sentences: readonly string[], notes: Text[]): Cooked[] {
   const family = ({ way }: Cooked): string =>
     way === 'pressure' ? 'pressure' : way.startsWith('slow') ? 'slow' : 'heat';
   const whole = cooked.filter((one) => one.way === 'pressure' || one.minutes >= WHOLE_COOKING);
@@ -289,6 +295,11 @@ function oneWay(cooked: readonly Cooked[], sentences: readonly string[], notes: 
   if (chosen === undefined) return [...cooked];
   const out = cooked.filter((one) => family(one) !== family(chosen));
   for (const { step } of out)
-    notes.push(`“${sentences[step]}” is left out: ${WAY_WORDS[chosen.way]} is what is reckoned with.`);
+    notes.push(
+      say('read-method.is-left-out-is-what', {
+        sentences: sentences[step] ?? '',
+        wayWords: WAY_WORDS[chosen.way],
+      }),
+    );
   return cooked.filter((one) => family(one) === family(chosen));
 }

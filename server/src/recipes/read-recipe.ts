@@ -1,7 +1,23 @@
-import { lowerFirst, printDuration } from '@hervir/language';
+import { joined, lowered, quantity, say, type Text, listing } from '@hervir/language';
 import type { RecipeReading, RecipeWhen } from '@hervir/contract';
 import { parsePlan } from '@hervir/contract';
-import { aromaticKind, cutById, cutTitle, forecast, grainById, liquidWord, PlanError, pressureMinutesLike, tenderCut, vegetableById, whyTender, type Method, type Plan } from '@hervir/core';
+import {
+  aromaticKind,
+  cutById,
+  cutTitle,
+  forecast,
+  grainById,
+  liquidWord,
+  PlanError,
+  pressureMinutesLike,
+  thickenerById,
+  type Thickener,
+  tenderCut,
+  vegetableById,
+  whyTender,
+  type Method,
+  type Plan,
+} from '@hervir/core';
 import { amountOf, numbersLeft } from './amounts';
 import { asksWhichCut, takenAs, type TakenAs } from './ingredient-words';
 import { leftOpen, otherFood, parted, type ListedLine } from './parts';
@@ -11,7 +27,7 @@ import { WAY_WORDS } from './read-step';
 import { LONGEST_LINE, MOST_LINES, recipeSource } from './recipe-source';
 
 /** What it is called on the page. */
-function nameOf(as: TakenAs): string {
+function nameOf(as: TakenAs): Text {
   switch (as.kind) {
     case 'meat':
       return cutTitle(cutById(as.id));
@@ -19,19 +35,19 @@ function nameOf(as: TakenAs): string {
     case 'addition':
       return liquidWord(as.id);
     case 'thickener':
-      return as.id.replace('-', ' ');
+      return thickenerById(as.id as Thickener).name;
     case 'vegetable':
-      return lowerFirst(vegetableById(as.id).name);
+      return lowered(vegetableById(as.id).name);
     case 'grain':
-      return lowerFirst(grainById(as.id).name);
+      return lowered(grainById(as.id).name);
     case 'aromatic':
-      return lowerFirst(aromaticKind(as.id).name);
+      return lowered(aromaticKind(as.id).name);
     case 'by-taste':
-      return 'by taste';
+      return say('read-recipe.by-taste');
     case 'unknown':
-      return 'not understood';
+      return say('read-recipe.not-understood');
     case 'heading':
-      return 'a heading';
+      return say('read-recipe.a-heading');
   }
 }
 
@@ -73,33 +89,36 @@ function countedGuess(
   as: TakenAs,
   amount: ReturnType<typeof amountOf>,
   weighed: boolean,
-): string | null {
+): Text | null {
   if (weighed) return null;
   const left = numbersLeft(food, as);
   const other = otherFood(food);
   const guesses = [
     amount === null
-      ? 'no amount found: a usual one is taken'
+      ? say('read-recipe.no-amount-found-a-usual')
       : amount.said
         ? null
-        : 'counted, so weighed by what one usually weighs',
-    left.length > 0 ? `what ${left.join(' and ')} says was not understood` : null,
-    other === null ? null : `or ${other}: the first is taken`,
+        : say('read-recipe.counted-so-weighed-by-what'),
+    left.length > 0 ? say('read-recipe.what-says-was-not-understood', { list: listing(left) }) : null,
+    other === null ? null : say('read-recipe.or-the-first-is-taken', { other }),
     leftOpen(text),
     optional
-      ? `optional${under !== null && /optional/i.test(under) ? ` under “${under}”` : ''}: it is in the plan`
+      ? say('read-recipe.optional-under-it-is-in', {
+          under: under !== null && /optional/i.test(under),
+          under2: under ?? '',
+        })
       : null,
   ].filter((guess) => guess !== null);
-  return guesses.length > 0 ? guesses.join('; ') : null;
+  return guesses.length > 0 ? joined(guesses, '; ') : null;
 }
 
 /** What is said of a line that is not reckoned with. */
-function uncountedGuess({ text, under, part }: ListedLine, as: TakenAs, corrected: boolean): string | null {
+function uncountedGuess({ text, under, part }: ListedLine, as: TakenAs, corrected: boolean): Text | null {
   if (as.kind === 'heading') return null;
   if (as.kind === 'unknown') return unknownGuess(text);
   return part === 'beside' && !corrected
-    ? `under “${under ?? ''}”: not the pot’s, left to the cook`
-    : 'left to the cook';
+    ? say('read-recipe.under-not-the-pots-left', { under: under ?? '' })
+    : say('read-recipe.left-to-the-cook');
 }
 
 /**
@@ -113,11 +132,9 @@ function uncountedGuess({ text, under, part }: ListedLine, as: TakenAs, correcte
 export function readRecipe(source: string, given: Given, right: PutRight = {}): RecipeReading {
   const recipe = recipeSource(source);
   const { corrections = {}, amounts = {}, whens = {} } = right;
-  const notes: string[] = [];
+  const notes: Text[] = [];
   if (recipe.cutShort)
-    notes.push(
-      `The recipe is longer than is read: of each list the first ${MOST_LINES} lines, of each line the first ${LONGEST_LINE} characters.`,
-    );
+    notes.push(say('read-recipe.the-recipe-is-longer-than', { mostLines: MOST_LINES, longestLine: LONGEST_LINE }));
   const listed = parted(recipe.ingredients);
   const unread = listed.map((line, i) => taken(line, corrections[String(i)], amounts[String(i)]));
   const method = readMethod(recipe.method, unread);
@@ -137,7 +154,7 @@ export function readRecipe(source: string, given: Given, right: PutRight = {}): 
     return {
       ...head,
       plan: own,
-      notes: ['A recipe of Hervir’s own: the plan comes back as it was, in its own cooker, without a dinner time.'],
+      notes: [say('read-recipe.a-recipe-of-hervirs-own')],
     };
   }
   if (meat?.as.kind !== 'meat') {
@@ -145,25 +162,23 @@ export function readRecipe(source: string, given: Given, right: PutRight = {}): 
       ...head,
       plan: null,
       notes: [
-        lines.length === 0
-          ? 'No ingredients were found.'
-          : 'No tough cut of beef, pork, lamb or goat was found: say which line is the meat.',
+        lines.length === 0 ? say('read-recipe.no-ingredients-were-found') : say('read-recipe.no-tough-cut-of-beef'),
         ...notes,
       ],
     };
   }
   const grams = meat.grams ?? USUAL_MEAT_GRAMS;
-  if (meat.grams === null) notes.push(`No weight was found for the meat: ${grams} g are taken.`);
+  if (meat.grams === null) notes.push(say('read-recipe.no-weight-was-found-for', { grams }));
   const plan = planFrom(lines, { id: meat.as.id, form: meat.as.form, grams }, others, method, given, notes);
   const named: Plan = { ...plan, name: recipe.name, servings: recipe.servings ?? plan.servings };
   return { ...head, ...timed(named, method, notes, given.taught) };
 }
 
 /** What is said of a line that is not in the plan. */
-function unknownGuess(text: string): string {
+function unknownGuess(text: string): Text {
   const tender = tenderCut(text);
-  if (asksWhichCut(text)) return 'which cut is it? Say what it is';
-  return tender ? whyTender(tender) : 'not in the plan: say what it is, or leave it to the cook';
+  if (asksWhichCut(text)) return say('read-recipe.which-cut-is-it-say');
+  return tender ? whyTender(tender) : say('read-recipe.not-in-the-plan-say');
 }
 
 /** The plan that a recipe carries, as it was; null where this Hervir cannot read it. */
@@ -180,7 +195,7 @@ function ownPlan(text: string): Plan | null {
 function timed(
   plan: Plan,
   { cooked, release, notes: left }: MethodReading,
-  notes: string[],
+  notes: Text[],
   taught: (plan: Plan) => Plan = (untaught) => untaught,
 ): Pick<RecipeReading, 'plan' | 'notes'> {
   let made: Plan = release === null ? plan : { ...plan, release: letDown(release) };
@@ -189,12 +204,10 @@ function timed(
     const proposed = forecast(taught(made)).pressureMinutes;
     const [first] = cooked;
     if (first === undefined) {
-      notes.push(`No cooking time was found: ${proposed} minutes under pressure are proposed.`);
+      notes.push(say('read-recipe.no-cooking-time-was-found', { proposed }));
     } else if (first.way === 'pressure') {
       made = { ...made, pressureMinutes: Math.round(first.minutes) };
-      notes.push(
-        `The recipe’s own ${Math.round(first.minutes)} minutes under pressure are kept; Hervir would propose ${proposed}.`,
-      );
+      notes.push(say('read-recipe.the-recipes-own-minutes-under', { minutes: Math.round(first.minutes), proposed }));
     } else {
       const anOven = cooked.find(({ ovenC }) => ovenC !== null)?.ovenC ?? undefined;
       const stretches = cooked.flatMap(({ way, minutes, ovenC }) =>
@@ -203,14 +216,14 @@ function timed(
           : [{ method: way satisfies Method, minutes, ovenC: way === 'oven' ? (ovenC ?? anOven) : undefined }],
       );
       const like = Math.round(pressureMinutesLike(made, stretches));
-      const said = stretches
-        .map(({ method, minutes }) => `${printDuration(minutes)} ${WAY_WORDS[method]}`)
-        .join(' and ');
-      notes.push(`${said} cook like ${like} minutes under pressure; ${proposed} are proposed.`);
+      const said = listing(
+        stretches.map(({ method, minutes }) => joined([quantity('duration', minutes), WAY_WORDS[method]])),
+      );
+      notes.push(say('read-recipe.cook-like-minutes-under-pressure', { said, like, proposed }));
     }
   } catch (error) {
     if (!(error instanceof PlanError)) throw error;
-    notes.push(`It cannot be reckoned as it stands: ${error.problem}; allowed: ${error.allowed}.`);
+    notes.push(say('read-recipe.it-cannot-be-reckoned-as', { problem: error.problem, allowed: error.allowed }));
   }
   return { plan: made, notes: [...notes, ...left] };
 }

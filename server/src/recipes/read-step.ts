@@ -1,7 +1,8 @@
-import { printDuration } from '@hervir/language';
+import { type Text, joined, quantity } from '@hervir/language';
 import type { RecipeStep } from '@hervir/contract';
 import type { Method } from '@hervir/core';
 import { durations, inFigures, type Duration } from './durations';
+import { say } from '@hervir/language';
 
 export type Way = Method | 'pressure';
 
@@ -42,12 +43,12 @@ const DONE: readonly (readonly [RegExp, Way | 'cook' | 'not-cooking'])[] = [
 /** Shorter than this is a sauté, not the cooking, minutes. */
 export const LEAST_COOKING = 15;
 
-export const WAY_WORDS: Readonly<Record<Way, string>> = {
-  pressure: 'under pressure',
-  oven: 'in the oven',
+export const WAY_WORDS: Readonly<Record<Way, Text>> = {
+  pressure: say('read-step.under-pressure'),
+  oven: say('read-step.in-the-oven'),
   simmer: 'simmering',
-  'slow-cooker': 'in a slow cooker on low',
-  'slow-cooker-high': 'in a slow cooker on high',
+  'slow-cooker': say('read-step.in-a-slow-cooker-on'),
+  'slow-cooker-high': say('read-step.in-a-slow-cooker-on-high'),
 };
 
 interface Said {
@@ -129,7 +130,7 @@ export function readStep(text: string): RecipeStep {
   const [first] = cooked;
   return {
     text,
-    found: first ? `${printDuration(first.minutes)} ${WAY_WORDS[first.way]}` : null,
+    found: first ? joined([quantity('duration', first.minutes), WAY_WORDS[first.way]]) : null,
     minutes: first?.minutes ?? null,
     way: first?.way ?? null,
     release: releaseIn(words),

@@ -1,3 +1,4 @@
+import { speaking } from '../language/speech';
 import type { Fault, Read } from '@hervir/contract';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import {
@@ -14,6 +15,7 @@ import { PinoLogger } from 'nestjs-pino';
 import { FolderGone } from '../database/data-folder';
 import { isBusy } from '../database/handle';
 import { UnkeepableRow } from '../database/kept-rows';
+import { say, type Text } from '@hervir/language';
 
 /** What a reader found, or a 400 with every fault. */
 export function orBadRequest<T>(read: Read<T>): T {
@@ -22,20 +24,26 @@ export function orBadRequest<T>(read: Read<T>): T {
 }
 
 /** A request that is refused as a whole: the status says how, the words what would do. */
-export function refused(status: number, problem: string, allowed: string): HttpException {
+export function refused(status: number, problem: Text, allowed: Text): HttpException {
   return new HttpException({ faults: [{ path: '', problem, allowed }] }, status);
 }
 
 export function notFound(what: string, id: string): NotFoundException {
   return new NotFoundException({
-    faults: [{ path: 'id', problem: `no ${what} ${id.slice(0, 40)}`, allowed: `an id of a ${what}` }],
+    faults: [
+      {
+        path: 'id',
+        problem: say('faults.no', { what, id: id.slice(0, 40) }),
+        allowed: say('faults.an-id-of-a', { what }),
+      },
+    ],
   });
 }
 
 /** Somebody else saved in between: the answer carries what is there now. */
 export function conflict(revision: number, current: unknown): ConflictException {
   return new ConflictException({
-    faults: [{ path: 'revision', problem: 'was saved elsewhere in between', allowed: String(revision) }],
+    faults: [{ path: 'revision', problem: say('faults.was-saved-elsewhere-in-between'), allowed: String(revision) }],
     current,
   });
 }
@@ -54,18 +62,24 @@ function bodyFault(error: BodyParserError): { status: number; fault: Fault } | u
         status: 413,
         fault: {
           path: '',
-          problem: 'the request is too large',
-          allowed: `up to ${Math.round((error.limit ?? 0) / 1000)} kB`,
+          problem: say('faults.the-request-is-too-large'),
+          allowed: say('faults.up-to-kb', { limit: Math.round((error.limit ?? 0) / 1000) }),
         },
       };
     case 'entity.parse.failed':
-      return { status: 400, fault: { path: '', problem: 'is not JSON', allowed: 'a JSON document' } };
+      return {
+        status: 400,
+        fault: { path: '', problem: say('faults.is-not-json'), allowed: say('faults.a-json-document') },
+      };
     case 'encoding.unsupported':
     case 'charset.unsupported':
-      return { status: 415, fault: { path: '', problem: 'is in an unknown encoding', allowed: 'UTF-8' } };
+      return { status: 415, fault: { path: '', problem: say('faults.is-in-an-unknown-encoding'), allowed: 'UTF-8' } };
     default:
       return typeof error.status === 'number' && error.status >= 400 && error.status < 500
-        ? { status: error.status, fault: { path: '', problem: 'cannot be read', allowed: 'a JSON document' } }
+        ? {
+            status: error.status,
+            fault: { path: '', problem: say('faults.cannot-be-read'), allowed: say('faults.a-json-document') },
+          }
         : undefined;
   }
 }
@@ -85,8 +99,8 @@ export function diskFault(error: unknown): { status: number; fault: Fault } | un
       status: 503,
       fault: {
         path: '',
-        problem: 'the data folder of Hervir’s machine was removed or renamed; nothing was changed',
-        allowed: 'the folder put back and Hervir started again',
+        problem: say('faults.the-data-folder-of-hervirs'),
+        allowed: say('faults.the-folder-put-back-and'),
       },
     };
   }
@@ -97,8 +111,8 @@ export function diskFault(error: unknown): { status: number; fault: Fault } | un
       status: 507,
       fault: {
         path: '',
-        problem: 'the disk of Hervir’s machine is full; nothing was changed',
-        allowed: 'some free space, then again',
+        problem: say('faults.the-disk-of-hervirs-machine'),
+        allowed: say('faults.some-free-space-then-again'),
       },
     };
   }
@@ -107,15 +121,19 @@ export function diskFault(error: unknown): { status: number; fault: Fault } | un
       status: 507,
       fault: {
         path: '',
-        problem: 'the data folder of Hervir’s machine cannot be written; nothing was changed',
-        allowed: 'a folder that can be written, then again',
+        problem: say('faults.the-data-folder-of-hervirs-machine'),
+        allowed: say('faults.a-folder-that-can-be'),
       },
     };
   }
   if (isBusy(error)) {
     return {
       status: 503,
-      fault: { path: '', problem: 'the database is busy; nothing was changed', allowed: 'again in a moment' },
+      fault: {
+        path: '',
+        problem: say('faults.the-database-is-busy-nothing'),
+        allowed: say('faults.again-in-a-moment'),
+      },
     };
   }
   return undefined;
@@ -134,19 +152,19 @@ export class FaultFilter implements ExceptionFilter {
       // The framework turns a body that does not parse into a bare 400.
       const problem =
         error.getStatus() === 404
-          ? 'there is nothing at this address'
+          ? say('faults.there-is-nothing-at-this')
           : error.getStatus() === 400
-            ? 'is not JSON'
+            ? say('faults.is-not-json')
             : error.message;
       response
         .status(error.getStatus())
-        .json(known ? body : { faults: [{ path: '', problem, allowed: 'see /api/openapi.json' }] });
+        .json(known ? body : { faults: [{ path: '', problem, allowed: say('faults.see-api-openapi-json') }] });
       return;
     }
     if (error instanceof UniqueConstraintViolationException) {
-      response
-        .status(409)
-        .json({ faults: [{ path: 'id', problem: 'is taken by something else', allowed: 'a new UUID' }] });
+      response.status(409).json({
+        faults: [{ path: 'id', problem: say('faults.is-taken-by-something-else'), allowed: say('faults.a-new-uuid') }],
+      });
       return;
     }
     if (error instanceof UnkeepableRow) {
@@ -155,7 +173,7 @@ export class FaultFilter implements ExceptionFilter {
       return;
     }
     const disk = diskFault(error);
-    if (disk) this.log.error({ err: error }, disk.fault.problem);
+    if (disk) this.log.error({ err: error }, speaking('en').text(disk.fault.problem));
     const fault = disk ?? bodyFault(error as BodyParserError);
     if (fault) {
       response.status(fault.status).json({ faults: [fault.fault] });
@@ -163,7 +181,7 @@ export class FaultFilter implements ExceptionFilter {
     }
     this.log.error({ err: error }, 'request failed');
     response.status(500).json({
-      faults: [{ path: '', problem: 'something failed on our side; nothing was changed', allowed: 'try again' }],
+      faults: [{ path: '', problem: say('faults.something-failed-on-our-side'), allowed: say('faults.try-again') }],
     });
   }
 }

@@ -1,6 +1,7 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 import type { Config } from '../config';
+import { say } from '@hervir/language';
 
 /** The hostname of a Host header, without its port. */
 function hostname(host: string): string {
@@ -20,9 +21,11 @@ export function ownHostOnly(config: Pick<Config, 'host' | 'extraHosts'>): Reques
     const { origin } = request.headers;
     // A zero byte ends a text for the database and not for us: no id and no page has one.
     if (/%00/i.test(request.url)) {
-      response
-        .status(400)
-        .json({ faults: [{ path: 'address', problem: 'has a zero byte in it', allowed: 'an address without' }] });
+      response.status(400).json({
+        faults: [
+          { path: 'address', problem: say('guard.has-a-zero-byte-in'), allowed: say('guard.an-address-without') },
+        ],
+      });
       return;
     }
     const ownOrigin = origin === undefined || origin === `http://${host}` || origin === `https://${host}`;
@@ -34,8 +37,8 @@ export function ownHostOnly(config: Pick<Config, 'host' | 'extraHosts'>): Reques
       faults: [
         {
           path: known.has(hostname(host)) ? 'Origin' : 'Host',
-          problem: 'is not this kitchen',
-          allowed: 'the address Hervir printed when it started; other names with --allow-host',
+          problem: say('guard.is-not-this-kitchen'),
+          allowed: say('guard.the-address-hervir-printed-when'),
         },
       ],
     });

@@ -1,3 +1,4 @@
+import { printIn } from '../language/speech';
 import { readSettings, settingsSchema, type Settings } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, Logger } from '@nestjs/common';
@@ -19,13 +20,17 @@ export class SettingsService {
   async read(): Promise<Settings> {
     const row = await this.em.fork().findOne(SettingsEntity, { id: THE_ROW });
     const read = readSettings(row?.settings ?? {});
-    if (read.ok) return read.value;
+    if (read.ok) {
+      printIn(read.value.units);
+      return read.value;
+    }
     // Settings are no reason to be unreachable: those of a new kitchen stand in until they are set again.
     log.error(`stored settings cannot be read: ${read.faults.map((fault) => fault.path).join(', ')}`);
     return settingsSchema.parse({});
   }
 
   async save(settings: Settings): Promise<Settings> {
+    printIn(settings.units);
     return this.writes.run(async (em) => {
       const row = await em.findOne(SettingsEntity, { id: THE_ROW });
       if (row) row.settings = settings;

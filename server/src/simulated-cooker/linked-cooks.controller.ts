@@ -1,3 +1,5 @@
+import { type Text } from '@hervir/language';
+import { spelled } from '../language/speech';
 import { readCookerCommand, type CookLink } from '@hervir/contract';
 import {
   Body,
@@ -44,7 +46,7 @@ export class LinkedCooksController {
   @Post('commands')
   @HttpCode(200)
   @ApiOperation({ summary: 'A command to the linked cooker; answers with its reason where it does not obey' })
-  async send(@Param('id') id: string, @Body() body: unknown): Promise<{ refused: string | null }> {
+  async send(@Param('id') id: string, @Body() body: unknown): Promise<{ refused: Text | null }> {
     return { refused: await this.linked.send(id, orBadRequest(readCookerCommand(body))) };
   }
 
@@ -55,6 +57,7 @@ export class LinkedCooksController {
     const leave = cooker.watch();
     return cooker.telemetry(lastEvent(last)).pipe(
       map((frames) => ({ type: 'frames', id: String(frames.at(-1)?.seq ?? ''), data: { frames } })),
+      spelled(),
       finalize(leave),
     );
   }

@@ -130,7 +130,7 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
 
   /** The cooker of a cook, brought to where the cook is. */
   private async open(record: CookRecord): Promise<void> {
-    const run = new SimulatedCook(await this.workers.forecast(record.plan, record.units), record.guide, {
+    const run = new SimulatedCook(await this.workers.forecast(record.plan), record.guide, {
       seed: 1,
       scatter: false,
       startMs: Date.parse(record.startedAt),

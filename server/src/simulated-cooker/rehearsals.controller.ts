@@ -1,3 +1,4 @@
+import { spelled } from '../language/speech';
 import {
   readAct,
   readPace,
@@ -101,7 +102,7 @@ export class RehearsalsController {
       }),
     );
     const told = concat(of(now), news).pipe(map((data) => ({ type: 'now', id: sent, data })));
-    return merge(told, frames).pipe(finalize(leave));
+    return merge(told, frames).pipe(spelled(), finalize(leave));
   }
 
   @Delete(':id')

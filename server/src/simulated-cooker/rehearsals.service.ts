@@ -1,4 +1,5 @@
-import { printerFor } from '@hervir/language';
+import type { Text } from '@hervir/language';
+import { inWords } from '../language/speech';
 import type {
   ActAnswer,
   Reading,
@@ -11,7 +12,20 @@ import type {
   Pace,
 } from '@hervir/contract';
 import { parsePlan } from '@hervir/contract';
-import { debriefOf, DEFAULT_COOKER, DEFAULT_KITCHEN, exerciseById, markOf, potMinute, readyAt, SimulatedCook, steadyHand, type Mark, type Plan, type SimulatedSetup } from '@hervir/core';
+import {
+  debriefOf,
+  DEFAULT_COOKER,
+  DEFAULT_KITCHEN,
+  exerciseById,
+  markOf,
+  potMinute,
+  readyAt,
+  SimulatedCook,
+  steadyHand,
+  type Mark,
+  type Plan,
+  type SimulatedSetup,
+} from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { PinoLogger } from 'nestjs-pino';
@@ -28,6 +42,7 @@ import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
 import { SimulatedCooker } from './simulated-cooker';
+import { say } from '@hervir/language';
 
 /** Real time goes by in ticks, ms. */
 const TICK = 200;
@@ -144,13 +159,13 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     if (there) return this.open(id);
     const asked = exercise === undefined ? null : exerciseById(exercise);
     // Exercises have a pot and a kitchen of their own, so that their pass marks mean the same everywhere.
-    const trainer = { ...DEFAULT_COOKER, name: 'The trainer' };
+    const trainer = { ...DEFAULT_COOKER, name: inWords(say('rehearsals.service.the-trainer')) };
     const own =
-      asked?.plan(trainer, DEFAULT_KITCHEN) ??
+      (asked && { ...asked.plan(trainer, DEFAULT_KITCHEN), name: inWords(asked.planName) }) ??
       (await this.learning.apply(sent ?? (await this.braises.open(braiseId ?? '')).plan));
     const plan = rehearsed(own);
     const { units } = await this.settings.read();
-    const f = await this.workers.forecast(plan, units);
+    const f = await this.workers.forecast(plan);
     const now = this.clock.nowMs();
     const setup: SimulatedSetup = {
       seed: seed ?? Math.floor(Math.random() * 0xffffffff),
@@ -201,7 +216,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     const mine = live.busy.then(async () => {
       live.writing = true;
       try {
-        if (live.entity.finishedAt !== null) return 'The rehearsal is over.';
+        if (live.entity.finishedAt !== null) return say('rehearsals.service.the-rehearsal-is-over');
         const atS = live.cooker.run.seconds;
         await this.writes.run((em) =>
           Promise.resolve(em.create(RehearsalActEntity, { rehearsalId: id, atS, act } as RehearsalActEntity)),
@@ -284,7 +299,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     const acts = await em.find(RehearsalActEntity, { rehearsalId: id }, { orderBy: { seq: 'asc' } });
     const read = parsePlan(entity.plan);
     const plan = read.ok ? read.value : entity.plan;
-    const { forecast, guide } = await this.workers.guide(plan, entity.units);
+    const { forecast, guide } = await this.workers.guide(plan);
     const run = new SimulatedCook(forecast, guide, entity.setup);
     run.begin();
     const from = entity.exercise === null ? null : exerciseById(entity.exercise).from;
@@ -399,7 +414,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
 }
 
 /** Does an act; answers why not, or null. */
-function perform(run: SimulatedCook, act: RehearsalAct): string | null {
+function perform(run: SimulatedCook, act: RehearsalAct): Text | null {
   switch (act.act) {
     case 'press':
       return run.press(act.event, act.hands);

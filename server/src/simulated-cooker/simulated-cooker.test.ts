@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -2,11 +2,25 @@
  * What is done beside the thread that answers requests, by name. Every job takes and gives plain data; what a cook can mend
  * comes back as faults and is not thrown, since errors lose their kind on the way between threads.
  */
-import { printerFor, type UnitSystem } from '@hervir/language';
 import { faultOfPlanError, readPlan as readPlanNow, type Read, type RecipeReading } from '@hervir/contract';
-import { chanceBy, dinnerOdds, forecast as forecastNow, guideOf, PlanError, withLearnt, type Cooker, type Forecast, type Guide, type GuidePart, type Kitchen, type LearntRow, type Plan } from '@hervir/core';
+import {
+  chanceBy,
+  dinnerOdds,
+  forecast as forecastNow,
+  guideOf,
+  PlanError,
+  withLearnt,
+  type Cooker,
+  type Forecast,
+  type Guide,
+  type GuidePart,
+  type Kitchen,
+  type LearntRow,
+  type Plan,
+} from '@hervir/core';
 import type { Promised } from '../log/entry';
 import { readRecipe as readRecipeNow, type PutRight } from '../recipes/read-recipe';
+import { say } from '@hervir/language';
 
 export { makeBackup } from '../backup/make-backup';
 export { checkBackup, putBackup } from '../backup/put-backup';
@@ -26,19 +40,10 @@ function reckoned<T>(work: () => T): Read<T> {
 }
 
 /** A forecast of a plan. */
-export const forecast = ({ plan, units }: { plan: Plan; units: UnitSystem }): Read<Forecast> =>
-  reckoned(() => forecastNow(plan));
+export const forecast = ({ plan }: { plan: Plan }): Read<Forecast> => reckoned(() => forecastNow(plan));
 
 /** A forecast with the chance that its dinner is in time, for who begins so late, or so early. */
-export const promised = ({
-  plan,
-  units,
-  begunAt,
-}: {
-  plan: Plan;
-  units: UnitSystem;
-  begunAt: string;
-}): Read<Promised> =>
+export const promised = ({ plan, begunAt }: { plan: Plan; begunAt: string }): Read<Promised> =>
   reckoned(() => {
     const found = forecastNow(plan);
     const { startAt } = found.clock;
@@ -48,7 +53,7 @@ export const promised = ({
   });
 
 /** A forecast with the guide through its cook, or through the day it is eaten. */
-export const guide = ({ plan, units, part }: { plan: Plan; units: UnitSystem; part: GuidePart }): Read<Reckoned> =>
+export const guide = ({ plan, part }: { plan: Plan; part: GuidePart }): Read<Reckoned> =>
   reckoned(() => {
     const found = forecastNow(plan);
     return { forecast: found, guide: guideOf(found, part) };
@@ -77,7 +82,11 @@ export function readRecipe({ text, right, learnt, ...given }: RecipeGiven): Read
     return { ok: true, value: readRecipeNow(text, { ...given, taught }, right) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    const fault = { path: 'corrections', problem: error.message.slice(0, 200), allowed: 'something of the larder' };
+    const fault = {
+      path: 'corrections',
+      problem: error.message.slice(0, 200),
+      allowed: say('jobs.something-of-the-larder'),
+    };
     return { ok: false, faults: [fault] };
   }
 }

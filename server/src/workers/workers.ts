@@ -1,4 +1,3 @@
-import type { UnitSystem } from '@hervir/language';
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
@@ -9,6 +8,7 @@ import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';
 import { orBadRequest, refused } from '../security/faults';
 import type * as jobs from './jobs';
+import { say } from '@hervir/language';
 
 type Jobs = typeof jobs;
 /** What can be done beside the thread that answers requests. */
@@ -81,13 +81,13 @@ export class Workers implements OnModuleDestroy {
   }
 
   /** @throws BadRequestException with the field for which a plan cannot be reckoned */
-  async forecast(plan: Plan, units: UnitSystem): Promise<Forecast> {
-    return orBadRequest(await this.run('forecast', { plan, units }));
+  async forecast(plan: Plan): Promise<Forecast> {
+    return orBadRequest(await this.run('forecast', { plan }));
   }
 
   /** @throws BadRequestException with the field for which a plan cannot be reckoned */
-  async guide(plan: Plan, units: UnitSystem, part: GuidePart = 'evening'): Promise<jobs.Reckoned> {
-    return orBadRequest(await this.run('guide', { plan, units, part }));
+  async guide(plan: Plan, part: GuidePart = 'evening'): Promise<jobs.Reckoned> {
+    return orBadRequest(await this.run('guide', { plan, part }));
   }
 
   async onModuleDestroy(): Promise<void> {
@@ -101,7 +101,8 @@ export class Workers implements OnModuleDestroy {
     input: Input<K>,
     signalOf: () => AbortSignal | undefined,
   ): Promise<Output<K>> {
-    if (waiting.count >= MOST_WAITING) throw refused(503, 'too much is being reckoned at once', 'again in a moment');
+    if (waiting.count >= MOST_WAITING)
+      throw refused(503, say('workers.too-much-is-being-reckoned'), say('workers.again-in-a-moment'));
     let signal: AbortSignal | undefined;
     waiting.count += 1;
     try {
@@ -112,9 +113,10 @@ export class Workers implements OnModuleDestroy {
       });
     } catch (error) {
       const { code, name: kind } = error as Error & { readonly code?: string };
-      if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw refused(413, 'is too large to be read', 'a smaller file');
+      if (code === 'ERR_WORKER_OUT_OF_MEMORY')
+        throw refused(413, say('workers.is-too-large-to-be'), say('workers.a-smaller-file'));
       if (kind === 'AbortError' && signal?.reason instanceof DOMException && signal.reason.name === 'TimeoutError') {
-        throw refused(422, 'takes too long to be reckoned', 'something smaller');
+        throw refused(422, say('workers.takes-too-long-to-be'), say('workers.something-smaller'));
       }
       throw error;
     } finally {

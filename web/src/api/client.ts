@@ -1,7 +1,7 @@
 import type { Fault } from '@hervir/contract';
 import { KEPT_HEADER } from '../offline/kept';
 import { heard, unheard } from '../state/server-store';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** The server refused, and says why field by field. */
 export class Refused extends Error {
@@ -11,7 +11,8 @@ export class Refused extends Error {
     readonly body: unknown,
   ) {
     super(
-      faults.map((fault) => `${fault.path}: ${fault.problem}`).join('; ') || t('api.the-server-answered', { status }),
+      faults.map((fault) => `${fault.path}: ${textOf(fault.problem)}`).join('; ') ||
+        t('api.the-server-answered', { status }),
     );
   }
 }
@@ -62,7 +63,8 @@ export async function request<T>(
   else if (noServer) unheard();
   else heard();
   if (response.ok) return answer as T;
-  if (response.status >= 500) throw new Away(hasFaults(answer) ? (answer.faults[0]?.problem ?? null) : null);
+  if (response.status >= 500)
+    throw new Away(hasFaults(answer) && answer.faults[0] ? textOf(answer.faults[0].problem) : null);
   throw new Refused(response.status, hasFaults(answer) ? answer.faults : [], answer);
 }
 

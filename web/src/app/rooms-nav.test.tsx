@@ -5,7 +5,12 @@ import { isIn, ROOMS } from './rooms';
 import { textOf } from '../language/t';
 
 test('four rooms stand in a thumb’s bar, and the others are two presses away', async () => {
-  expect(ROOMS.filter(({ thumb }) => thumb).map(({ name }) => textOf(name))).toEqual(['Tonight', 'Bench', 'Log', 'Rescue']);
+  expect(ROOMS.filter(({ thumb }) => thumb).map(({ name }) => textOf(name))).toEqual([
+    'Tonight',
+    'Bench',
+    'Log',
+    'Rescue',
+  ]);
   const { user } = openRoom('/');
   await user.click(await screen.findByRole('button', { name: 'More' }));
   const others = await screen.findByRole('dialog');

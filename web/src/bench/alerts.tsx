@@ -3,10 +3,12 @@ import type { ReactNode } from 'react';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
 import styles from './verdicts.module.css';
+import type { Text } from '@hervir/language';
+import { textOf } from '../language/t';
 
 interface Alert {
   readonly key: string;
-  readonly text: string;
+  readonly text: Text;
   readonly remedies: readonly Remedy[];
 }
 
@@ -42,7 +44,7 @@ export function BenchAlerts({ forecast, edit }: { readonly forecast: Forecast; r
         <div key={key} className={styles['bench-alert']}>
           <span>
             <span aria-hidden>■ </span>
-            {text}
+            {textOf(text)}
           </span>
           <Remedies remedies={remedies} edit={edit} />
         </div>

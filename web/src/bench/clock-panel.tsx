@@ -1,4 +1,4 @@
-import { printDuration, printerFor, upperFirst } from '@hervir/language';
+import { printDuration, upperFirst } from '@hervir/language';
 import { afterBusyPot, clashesOf, partAhead, together, type Forecast, type Mend, type Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -11,7 +11,6 @@ import { LinkButton } from '../shared/link-button';
 import { useBusyPots } from '../shared/use-busy-pots';
 import { useNow } from '../shared/use-now';
 import { useReckoned } from '../shared/use-reckoned';
-import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
 import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
@@ -21,7 +20,7 @@ import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
-import { rich, t } from '../language/t';
+import { rich, t, textOf } from '../language/t';
 
 interface Props {
   readonly id: string;
@@ -90,8 +89,8 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           </Button>
         )}
         {clashes.map(({ text }) => (
-          <Verdict key={text} tone="watch">
-            {text}
+          <Verdict key={textOf(text)} tone="watch">
+            {textOf(text)}
           </Verdict>
         ))}
       </section>
@@ -160,8 +159,8 @@ function Mends({
       {found?.ok === true && mends.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
       <ul className={styles['remedies-list']}>
         {mends.map(({ text, change }) => (
-          <li key={text}>
-            {text}{' '}
+          <li key={textOf(text)}>
+            {textOf(text)}{' '}
             {change !== null && (
               <Button size="small" onClick={() => edit((before) => ({ ...before, ...change }))}>
                 {rich('bench.take-it', { text, span: (words) => <span className="visually-hidden">{words}</span> })}
@@ -179,7 +178,6 @@ const ONE_EVENING = 4 * 3_600_000;
 
 /** Other braises of the same evening: one cook, one board, each pot one thing at a time. */
 function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
-  const { system } = useUnits();
   // What is cooked ahead is at work the evening it is cooked.
   const serveAt = forecast.clock.eatAt;
   const now = useNow();
@@ -226,7 +224,7 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       )}
       <ul className="reasons">
         {beside.map(({ id: one, text }) => (
-          <li key={one}>{one === id ? text : <Link to={`/bench/${one}`}>{text}</Link>}</li>
+          <li key={one}>{one === id ? textOf(text) : <Link to={`/bench/${one}`}>{textOf(text)}</Link>}</li>
         ))}
       </ul>
     </section>

@@ -168,7 +168,7 @@ function KeptUntil({
       <ul className={styles['day-tasks']}>
         {clock.tasks.map(({ id, label, startMinute, minutes }) => (
           <li key={id}>
-            <span className="figure">{at(startMinute)}</span> {label}{' '}
+            <span className="figure">{at(startMinute)}</span> {textOf(label)}{' '}
             <small className="dim">{printDuration(minutes)}</small>
           </li>
         ))}

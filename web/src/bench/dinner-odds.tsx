@@ -1,5 +1,14 @@
 import { type Message, printDuration, say } from '@hervir/language';
-import { inTen, shiftIso, spareOf, withSpare, type Cause, type DinnerOdds, type Forecast, type Plan } from '@hervir/core';
+import {
+  inTen,
+  shiftIso,
+  spareOf,
+  withSpare,
+  type Cause,
+  type DinnerOdds,
+  type Forecast,
+  type Plan,
+} from '@hervir/core';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX } from 'd3-shape';
 import { Radio } from 'antd';
@@ -83,7 +92,7 @@ export function DinnerOddsPanel({
   );
 }
 
-const sure = (chance: number): string => (chance === 0.95 ? '19 in 20' : inTen(chance));
+const sure = (chance: number): string => (chance === 0.95 ? '19 in 20' : textOf(inTen(chance)));
 
 /** Whose the spread is, and how often the fork finds the meat tough. */
 function upTo({ shares, stillTough }: DinnerOdds): string {

@@ -6,7 +6,7 @@ import { BaseVerdict } from './base-verdict';
 import type { Edit } from './station';
 import { Cautions, plainReasons } from './station-why';
 import { WhatIf } from './what-if';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 interface Props {
   readonly open: boolean;
@@ -31,7 +31,7 @@ export function Everything({ open, onClose, plan, forecast, alternatives, edit }
                 <BaseVerdict forecast={forecast} edit={edit} />
                 <ul className="reasons">
                   {plainReasons(forecast).map(({ text }) => (
-                    <li key={text}>{text}</li>
+                    <li key={textOf(text)}>{textOf(text)}</li>
                   ))}
                 </ul>
               </>

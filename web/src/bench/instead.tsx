@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { changing, type StationProps } from './station';
 import verdictsStyles from './verdicts.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** What may be taken instead of a liquid or of the cut, and what that changes. */
 export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
@@ -35,9 +35,9 @@ export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): Re
       <h3>{t('bench.could-be-instead')}</h3>
       <ul>
         {liquids.map(({ id, name, changes, of, take }) => (
-          <li key={`${of}-${id}`}>
+          <li key={`${textOf(of)}-${id}`}>
             <Button className={verdictsStyles['wrapping']} onClick={take}>
-              {name}
+              {textOf(name)}
             </Button>{' '}
             <span className="field-note">{t('bench.for', { of, changes })}</span>
           </li>
@@ -48,9 +48,9 @@ export function Instead({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): Re
               className={verdictsStyles['wrapping']}
               onClick={() => change({ cut: id, pieces: undefined, thicknessCm: undefined })}
             >
-              {name}
+              {textOf(name)}
             </Button>{' '}
-            <span className="field-note">{changes}</span>
+            <span className="field-note">{textOf(changes)}</span>
           </li>
         ))}
       </ul>

@@ -25,9 +25,9 @@ export function LedgerTable({ forecast }: { readonly forecast: Forecast }): Reac
       <caption>{t('bench.where-the-liquid-comes-from')}</caption>
       <tbody>
         {liquid.entries.map(({ stage, what, ml }, i) => (
-          <tr key={`${stage}-${what}`}>
+          <tr key={`${stage}-${textOf(what)}`}>
             <th scope="row">
-              {what}
+              {textOf(what)}
               {liquid.entries[i - 1]?.stage !== stage && <small>{textOf(STAGE_NAMES[stage])}</small>}
             </th>
             <td className="figure">

@@ -22,7 +22,7 @@ import { StationPanel } from './station-panel';
 import styles from './station-panel.module.css';
 import { StationWhy } from './station-why';
 import { VegetablesStation } from './vegetables/vegetables-station';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** px */
 const SECTION_HEIGHT = 218;
@@ -128,7 +128,7 @@ function PotVerdicts({
   return (
     <>
       <BaseVerdict forecast={forecast} edit={edit} />
-      <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{forecast.fill.text}</Verdict>
+      <Verdict tone={forecast.fill.over ? 'wrong' : 'fits'}>{textOf(forecast.fill.text)}</Verdict>
       <Remedies remedies={forecast.fill.remedies} edit={edit} />
     </>
   );

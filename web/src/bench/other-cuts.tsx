@@ -1,14 +1,15 @@
+import { lowerFirst } from '@hervir/language';
 import {
   cutById,
   cutTitle,
+  type Forecast,
   FORMS,
   isHotPlace,
   LIMITS,
-  placeName,
-  portionsOf,
-  type Forecast,
   type OtherMeat,
+  placeName,
   type Plan,
+  portionsOf,
 } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
@@ -72,12 +73,12 @@ function OddsOf({ forecast, portion }: { readonly forecast: Forecast | null; rea
 export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
   const portions = portionsOf(plan);
   const stages = placesOf(plan).filter((place) => isHotPlace(plan, place));
-  const named = stages.map((value) => ({ value, label: placeName(plan, value).toLowerCase() }));
+  const named = stages.map((value) => ({ value, label: lowerFirst(textOf(placeName(plan, value))) }));
   return (
     <ItemRows
       label={t('bench.other-cuts-in-the-pot')}
       items={plan.otherMeats}
-      nameOf={({ name, cut }) => name ?? cutTitle(cutById(cut))}
+      nameOf={({ name, cut }) => textOf(name ?? cutTitle(cutById(cut)))}
       blank={() => another(plan)}
       most={2}
       addLabel={t('bench.add-another-cut')}
@@ -135,7 +136,7 @@ export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
               popupMatchSelectWidth={220}
               onChange={(comesOut) => change({ comesOut })}
             />
-            <OwnName of={called} value={item.name} onChange={(name) => change({ name })} />
+            <OwnName of={textOf(called)} value={item.name} onChange={(name) => change({ name })} />
             {portion && <OddsOf forecast={forecast} portion={portion.id} />}
           </>
         );

@@ -1,15 +1,15 @@
-import { printDuration, printerFor } from '@hervir/language';
+import { lowerFirst, printDuration } from '@hervir/language';
 import { bowlsOf, prepSteps } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { Instead } from './instead';
 import listsStyles from './lists.module.css';
 import type { StationProps } from './station';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** The board in its order, the bowls by when they go in, and what can stand in. */
 export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>): ReactNode {
-  const { system, print } = useUnits();
+  const { print } = useUnits();
   const placed = forecast ? { ...plan, ...forecast.placed } : plan;
   const steps = prepSteps(placed);
   const bowls = forecast ? bowlsOf(forecast) : [];
@@ -19,7 +19,7 @@ export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>
       <ol>
         {steps.map(({ id, text, minutes, meat: raw }) => (
           <li key={id}>
-            {text} <span className="figure dim">{printDuration(Math.max(1, minutes))}</span>
+            {textOf(text)} <span className="figure dim">{printDuration(Math.max(1, minutes))}</span>
             {raw && id === steps.find((step) => step.meat && step.when === 'board')?.id && (
               <small className="dim">{t('bench.raw-meat-from-here-board')}</small>
             )}
@@ -31,9 +31,9 @@ export function PrepList({ plan, forecast, edit }: Omit<StationProps, 'faultAt'>
           <h3>{t('bench.bowls-by-when-they-go')}</h3>
           <ul>
             {bowls.map(({ moment, items }) => (
-              <li key={moment}>
-                <strong>{moment}:</strong>{' '}
-                {items.map(({ what, grams }) => `${what.toLowerCase()} ${print('mass', grams)}`).join(', ')}
+              <li key={textOf(moment)}>
+                <strong>{textOf(moment)}:</strong>{' '}
+                {items.map(({ what, grams }) => `${lowerFirst(textOf(what))} ${print('mass', grams)}`).join(', ')}
               </li>
             ))}
           </ul>

@@ -6,7 +6,7 @@ import { MarinadeFields } from './marinade-fields';
 import { PrepList } from './prep-list';
 import { RubFields } from './rub-fields';
 import { changing, type StationProps } from './station';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 import { say } from '@hervir/language';
 import { labelled } from '../language/labelled';
 
@@ -41,7 +41,7 @@ export function Prep({ plan, forecast, edit, faultAt }: StationProps): ReactNode
         />
       )}
       {!cured && meat.salted === 'ahead' && (
-        <Field label={t('bench.how-long')} note={wet?.text}>
+        <Field label={t('bench.how-long')} note={wet && textOf(wet.text)}>
           {(id) => (
             <Select
               id={id}

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import type { Edit } from './station';
 import styles from './verdicts.module.css';
+import { textOf } from '../language/t';
 
 /** What mends something: pressed where it can be, said where it cannot. */
 export function Remedies({ remedies, edit }: { readonly remedies: readonly Remedy[]; readonly edit: Edit }): ReactNode {
@@ -11,16 +12,16 @@ export function Remedies({ remedies, edit }: { readonly remedies: readonly Remed
     <div className={styles['remedies']}>
       {remedies.map(({ text, change }) =>
         change === null ? (
-          <span key={text} className="dim">
-            {text}
+          <span key={textOf(text)} className="dim">
+            {textOf(text)}
           </span>
         ) : (
           <Button
-            key={text}
+            key={textOf(text)}
             className={styles['wrapping']}
             onClick={() => edit((before) => ({ ...before, ...change }))}
           >
-            {text}
+            {textOf(text)}
           </Button>
         ),
       )}

@@ -7,7 +7,7 @@ import { potMinutes } from '../shared/words';
 import { Remedies } from './remedies';
 import type { Edit } from './station';
 import listsStyles from './lists.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** What the sear comes to: each batch from above, its faces, what is wrong with it, and the aromatics in their order. */
 export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; readonly edit: Edit }): ReactNode {
@@ -34,7 +34,7 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
       )}
       {saute.troubles.map(({ id, text, remedies }) => (
         <div key={id} className="trouble-note">
-          <Verdict tone="watch">{text}</Verdict>
+          <Verdict tone="watch">{textOf(text)}</Verdict>
           <Remedies remedies={remedies} edit={edit} />
         </div>
       ))}
@@ -42,9 +42,9 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
         <ol className={listsStyles['turns']}>
           {sear.aromatics.map(({ id, what, minutes: long, note, grams }) => (
             <li key={id}>
-              <strong>{what.join(', ')}</strong> {print('mass', grams)}
+              <strong>{what.map(textOf).join(', ')}</strong> {print('mass', grams)}
               {long > 0 && <span className="figure"> {potMinutes(long)}</span>}
-              <span className="field-note"> {note}</span>
+              <span className="field-note"> {textOf(note)}</span>
             </li>
           ))}
         </ol>

@@ -1,12 +1,11 @@
-import { type Message, printerFor, say } from '@hervir/language';
-import { AROMATICS, aromaticKind, herbSwap, LIMITS, type Aromatic, type Plan } from '@hervir/core';
+import { lowerFirst, type Message, say } from '@hervir/language';
+import { type Aromatic, aromaticKind, AROMATICS, herbSwap, LIMITS, type Plan } from '@hervir/core';
 import { AutoComplete, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { ItemRows } from '../shared/item-rows';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
-import { useUnits } from '../shared/use-units';
 import { OwnSear } from './sear-own';
 import { changing, type StationProps } from './station';
 import { WhenStage } from './when-stage';
@@ -33,7 +32,7 @@ const HOW_WORDS = {
 const optionsOf = <T extends string>(words: Readonly<Record<T, Message>>): { value: T; label: string }[] =>
   (Object.keys(words) as T[]).map((value) => ({ value, label: textOf(words[value]) }));
 
-const AROMATIC_OPTIONS = AROMATICS.map(({ name }) => ({ value: name }));
+const aromaticOptions = (): { value: string }[] => AROMATICS.map(({ name }) => ({ value: textOf(name) }));
 
 /** Second station: how it is seared, and the aromatics. */
 export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
@@ -98,7 +97,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
       <ItemRows
         label={t('bench.aromatics')}
         items={plan.aromatics}
-        nameOf={({ ingredient }) => aromaticKind(ingredient).name.toLowerCase()}
+        nameOf={({ ingredient }) => lowerFirst(textOf(aromaticKind(ingredient).name))}
         blank={(): Aromatic => ({
           ingredient: plan.aromatics.length === 0 ? t('bench.onion') : t('bench.garlic'),
           grams: plan.aromatics.length === 0 ? 200 : 10,
@@ -118,7 +117,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
             <AutoComplete
               aria-label={t('bench.aromatic')}
               value={ingredient}
-              options={AROMATIC_OPTIONS}
+              options={aromaticOptions()}
               showSearch={{
                 filterOption: (typed, option) => String(option?.value).toLowerCase().includes(typed.toLowerCase()),
               }}
@@ -150,7 +149,6 @@ function AromaticRest({
   readonly item: Aromatic;
   readonly change: (part: Partial<Aromatic>) => void;
 }): ReactNode {
-  const { system } = useUnits();
   const swap = herbSwap(ingredient, grams);
   return (
     <>
@@ -168,7 +166,7 @@ function AromaticRest({
         onChange={(next) => change({ then: next })}
       />
       <WhenStage plan={plan} of={ingredient} value={stage} onChange={(next) => change({ stage: next })} />
-      {swap !== null && <span className="field-note">{swap}</span>}
+      {swap !== null && <span className="field-note">{textOf(swap)}</span>}
     </>
   );
 }

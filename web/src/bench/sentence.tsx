@@ -1,5 +1,5 @@
-import { printDuration, upperFirst } from '@hervir/language';
-import { inTen, isHotKind, partAhead, TARGET_WORDS, type Forecast, type Stage } from '@hervir/core';
+import { lowerFirst, printDuration, upperFirst } from '@hervir/language';
+import { type Forecast, inTen, isHotKind, partAhead, type Stage, TARGET_WORDS } from '@hervir/core';
 import { Button } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { DinnerTime } from '../shared/dinner-time';
@@ -11,7 +11,7 @@ import { useNow } from '../shared/use-now';
 import { useBench } from '../state/bench/bench-store';
 import { useFitted } from './use-fitted';
 import styles from './bench.module.css';
-import { listed, rich, t } from '../language/t';
+import { listed, rich, t, textOf } from '../language/t';
 
 /** Longer than this, the sentence would take a third line at 1280 px. */
 const FEW_LETTERS = 30;
@@ -132,7 +132,7 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
     map: later.map((stage) => (
       <Fragment key={stage.place}>
         {stage.kind === 'pressure' && stage.items.length > 0
-          ? t('bench.in', { few: few(stage.items.map(({ name }) => name.toLowerCase())) })
+          ? t('bench.in', { few: few(stage.items.map(({ name }) => lowerFirst(textOf(name)))) })
           : 'then '}
         <Why figure="secondRun" reasons={reasons} tone="steam">
           {stageWords(stage, later)}
@@ -209,7 +209,7 @@ export function BenchSentence({ forecast, onServeAt, onPropose }: Props): ReactN
           ),
         ofTheDay: day ? <OfTheDay forecast={forecast} /> : <OfTheEvening forecast={forecast} onPropose={onPropose} />,
         handsOnMinutes: Math.round(clock.handsOnMinutes),
-        sure: upperFirst(sure),
+        sure: upperFirst(textOf(sure)),
         why: (words) => (
           <Why figure="tenderness" reasons={reasons} tone="meat">
             {words}

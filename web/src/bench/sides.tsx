@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import type { Edit } from './station';
 import styles from './clock-panel.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 import { type Message, say } from '@hervir/language';
 import { labelled } from '../language/labelled';
 
@@ -25,9 +25,12 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
   const [opened, setOpened] = useState<number | null>(null);
   const set = (sides: Side[]): void => edit((before) => ({ ...before, sides }));
   const add = (name: string): void => {
-    const known = SIDES.find((side) => side.name === name);
+    const known = SIDES.find((side) => textOf(side.name) === name);
     const side = known
-      ? { name: known.name, tasks: known.tasks.map((task) => ({ ...task })) }
+      ? {
+          name: textOf(known.name),
+          tasks: known.tasks.map((task) => ({ ...task, label: textOf(task.label) })),
+        }
       : { name: t('bench.my-side-dish'), tasks: [blank()] };
     set([...plan.sides, side]);
     if (!known) setOpened(plan.sides.length);
@@ -73,7 +76,7 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
           placeholder={t('bench.add-a-side-dish')}
           style={{ width: 'min(100%, 12.5rem)' }}
           options={[
-            ...SIDES.map(({ name }) => ({ value: name, label: name })),
+            ...SIDES.map(({ name }) => ({ value: name, label: textOf(name) })),
             { value: OWN, label: t('bench.one-of-my-own') },
           ]}
           onChange={(name: string | null) => name !== null && add(name)}

@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { dinnerOdds, forecast, inTen, newPlan, type DinnerOdds, type Plan } from '@hervir/core';
 import { stationHeads, type StationHead } from './station-heads';
 

@@ -1,5 +1,17 @@
-import { type Message, printDuration, type QuantityKind, say } from '@hervir/language';
-import { cutById, cutTitle, fallsByItself, inTen, liquidById, liquidWord, partAhead, type DinnerOdds, type Forecast, type Plan, type MoveKind } from '@hervir/core';
+import { lowerFirst, type Message, printDuration, type QuantityKind, say } from '@hervir/language';
+import {
+  cutById,
+  cutTitle,
+  type DinnerOdds,
+  fallsByItself,
+  type Forecast,
+  inTen,
+  liquidById,
+  liquidWord,
+  type MoveKind,
+  partAhead,
+  type Plan,
+} from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { clockTime, FORM_PHRASES } from '../shared/words';
 import { t, textOf } from '../language/t';
@@ -94,7 +106,12 @@ function clockHead(forecast: Forecast | null, odds: DinnerOdds | null): StationH
   if (clock.eatAt === null) return { ...base, tone: 'watch', verdict: t('bench.no-dinner-time'), summary };
   const at = clockTime(clock.eatAt);
   if (odds === null) return { ...base, tone: 'none', verdict: at, summary };
-  return { ...base, tone: odds.inTime < SURE ? 'watch' : 'fits', verdict: `${at}: ${inTen(odds.inTime)}`, summary };
+  return {
+    ...base,
+    tone: odds.inTime < SURE ? 'watch' : 'fits',
+    verdict: `${at}: ${textOf(inTen(odds.inTime))}`,
+    summary,
+  };
 }
 
 function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
@@ -104,7 +121,7 @@ function vegetablesHead(plan: Plan, forecast: Forecast | null, print: Print): St
     return { ...base, tone: 'none', verdict: '', summary: t('bench.none-yet') };
   }
   const missed = items.filter(({ met }) => !met).length;
-  const names = items.map(({ name, grams }) => `${name.toLowerCase()} ${print('mass', grams)}`).join(', ');
+  const names = items.map(({ name, grams }) => `${lowerFirst(textOf(name))} ${print('mass', grams)}`).join(', ');
   return {
     ...base,
     tone: missed > 0 ? 'watch' : 'fits',
@@ -177,11 +194,14 @@ function searHead(plan: Plan, forecast: Forecast | null): StationHead {
 
 function potHead(plan: Plan, forecast: Forecast | null, print: Print): StationHead {
   const poured = [...(plan.deglaze ? [plan.deglaze] : []), ...plan.liquids];
-  const more = plan.additions.map(({ ingredient, when }) => `${liquidWord(ingredient)} ${textOf(WHEN_WORDS[when])}`);
+  const more = plan.additions.map(
+    ({ ingredient, when }) => `${textOf(liquidWord(ingredient))} ${textOf(WHEN_WORDS[when])}`,
+  );
   const base = { key: 'pot', title: t('bench.pot') } as const;
   const summary =
-    [...poured.map((item) => `${liquidById(item.liquid).name} ${print('volume', item.ml)}`), ...more].join(', ') ||
-    t('bench.nothing-poured');
+    [...poured.map((item) => `${textOf(liquidById(item.liquid).name)} ${print('volume', item.ml)}`), ...more].join(
+      ', ',
+    ) || t('bench.nothing-poured');
   if (!forecast) return { ...base, tone: 'none', verdict: '…', summary };
   const { burn, fill, liquid } = forecast;
   // Every lid counts: what was fine under the first says nothing of the next.

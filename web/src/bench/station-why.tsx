@@ -2,7 +2,7 @@ import type { Forecast, Reason } from '@hervir/core';
 import type { ReactNode } from 'react';
 import type { StationKey } from './station-heads';
 import styles from './station-why.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** The figures that are decided at each station. */
 const FIGURES: Readonly<Record<StationKey, readonly string[]>> = {
@@ -41,7 +41,7 @@ const OPEN: Readonly<Record<StationKey, number>> = {
 
 /** The reasons that can be said in a line: the base has a list of its own, with what mends it, and so has the ledger. */
 export const plainReasons = ({ reasons }: Pick<Forecast, 'reasons'>): Reason[] =>
-  reasons.filter(({ figure, text }) => figure !== 'burn' && !(figure === 'liquid' && /^[+−]/.test(text)));
+  reasons.filter(({ figure, text }) => figure !== 'burn' && !(figure === 'liquid' && /^[+−]/.test(textOf(text))));
 
 /** Why the figures of one station are what they are, and what can hurt there. */
 export function StationWhy({
@@ -89,7 +89,7 @@ function List({ of }: { readonly of: readonly Reason[] }): ReactNode {
   return (
     <ul className="reasons">
       {of.map(({ text }) => (
-        <li key={text}>{text}</li>
+        <li key={textOf(text)}>{textOf(text)}</li>
       ))}
     </ul>
   );
@@ -102,7 +102,7 @@ export function Cautions({ of }: { readonly of: Forecast['cautions'] }): ReactNo
       {of.map(({ code, text, source }) => (
         <li key={code}>
           <span aria-hidden>▲ </span>
-          {text}
+          {textOf(text)}
           <div className="caution-source">{t('bench.source', { source })}</div>
         </li>
       ))}

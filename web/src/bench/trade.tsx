@@ -1,5 +1,5 @@
-import { type Message, printDuration, say } from '@hervir/language';
-import { inTen, type Alternative, type ReleaseMethod } from '@hervir/core';
+import { lowerFirst, type Message, printDuration, say } from '@hervir/language';
+import { type Alternative, inTen, type ReleaseMethod } from '@hervir/core';
 import type { ReactNode } from 'react';
 import styles from './trade.module.css';
 import { t, textOf } from '../language/t';
@@ -17,12 +17,13 @@ function givesOf(way: Alternative, ways: readonly Alternative[]): string {
     t('bench.the-meat-at-it-past', { odds: inTen(chance.at), odds2: inTen(chance.past) });
   const differs = (say: (one: Alternative) => string): boolean => new Set(ways.map(say)).size > 1;
   const textures = way.textures.filter(
-    ({ name, met }) => !met || differs((one) => one.textures.find((other) => other.name === name)?.texture ?? ''),
+    ({ name, met }) =>
+      !met || differs((one) => textOf(one.textures.find((other) => other.name === name)?.texture ?? '')),
   );
   return [
     textOf(WAYS[way.release?.method ?? 'natural'].gives),
     ...(differs(odds) ? [odds(way)] : []),
-    ...textures.map(({ name, texture, met }) => `${name.toLowerCase()} ${texture}${met ? '' : ' ■'}`),
+    ...textures.map(({ name, texture, met }) => `${lowerFirst(textOf(name))} ${textOf(texture)}${met ? '' : ' ■'}`),
   ].join('; ');
 }
 

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { SaveState } from '../state/bench/bench-reducer';
 import type { Reckoning } from '../workers/use-forecast';
+import { textOf } from '../language/t';
 
 /** What is wrong with a field, by its path in the plan; undefined when nothing is. */
 export type FaultAt = (path: string) => string | undefined;
@@ -11,10 +12,13 @@ export function useFaults(reckoning: Reckoning, save: SaveState): FaultAt {
     const known = new Map<string, string>();
     if (save.kind === 'refused') {
       for (const { path, problem, allowed } of save.faults)
-        known.set(path.replace(/^plan\./, ''), `${problem}; allowed: ${allowed}`);
+        known.set(path.replace(/^plan\./, ''), `${textOf(problem)}; allowed: ${textOf(allowed)}`);
     }
     if (reckoning.fault)
-      known.set(reckoning.fault.path, `${reckoning.fault.problem}; allowed: ${reckoning.fault.allowed}`);
+      known.set(
+        reckoning.fault.path,
+        `${textOf(reckoning.fault.problem)}; allowed: ${textOf(reckoning.fault.allowed)}`,
+      );
     return (path) => known.get(path);
   }, [reckoning.fault, save]);
 }

@@ -1,5 +1,15 @@
 import { type Message, printDuration, say } from '@hervir/language';
-import { GRADES, LIMITS, METHODS, USUAL_OVEN_C, type Forecast, type Grade, type Method, type More, type Plan } from '@hervir/core';
+import {
+  GRADES,
+  LIMITS,
+  METHODS,
+  USUAL_OVEN_C,
+  type Forecast,
+  type Grade,
+  type Method,
+  type More,
+  type Plan,
+} from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -159,7 +169,7 @@ function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): React
       </div>
       {more?.ok === true && (
         <p role="status" style={{ marginTop: 6 }}>
-          {more.value === null ? t('bench.it-is-there-nothing-more') : more.value.text}
+          {textOf(more.value === null ? t('bench.it-is-there-nothing-more') : more.value.text)}
         </p>
       )}
     </section>

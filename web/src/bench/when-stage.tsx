@@ -1,8 +1,9 @@
+import { lowerFirst } from '@hervir/language';
 import { isHotPlace, placeName, type Plan, type StageId } from '@hervir/core';
 import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import styles from './lists.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 const FIRST = 'start';
 
@@ -26,7 +27,10 @@ export function WhenStage({ plan, of, value, onChange }: Props): ReactNode {
       value={value ?? FIRST}
       options={[
         { value: FIRST, label: t('bench.from-the-start') },
-        ...later.map((id) => ({ value: id, label: t('bench.at', { placeName: placeName(plan, id).toLowerCase() }) })),
+        ...later.map((id) => ({
+          value: id,
+          label: t('bench.at', { placeName: lowerFirst(textOf(placeName(plan, id))) }),
+        })),
       ]}
       popupMatchSelectWidth={200}
       onChange={(next) => onChange(next === FIRST ? undefined : next)}

@@ -1,6 +1,18 @@
-import { printDuration, printerFor, upperFirst } from '@hervir/language';
+import { lowerFirst, printDuration, upperFirst } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
-import { aheadCaution, aheadText, bowlsOf, cutById, cutTitle, guideOf, moveOf, prepSteps, TARGET_WORDS, type Forecast, type Guide } from '@hervir/core';
+import {
+  aheadCaution,
+  aheadText,
+  bowlsOf,
+  cutById,
+  cutTitle,
+  type Forecast,
+  type Guide,
+  guideOf,
+  moveOf,
+  prepSteps,
+  TARGET_WORDS,
+} from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -22,7 +34,7 @@ import {
 import { useForecast } from '../workers/use-forecast';
 import { clsx } from 'clsx';
 import styles from './card.module.css';
-import { rich, t } from '../language/t';
+import { orNull, rich, t, textOf } from '../language/t';
 
 /** So many steps fill a printed page; with more of them they are printed smaller. */
 const MOST_ROWS = 40;
@@ -41,7 +53,7 @@ function seared({ sear }: Forecast): string {
 /** The plan on one sheet, for the wall above the stove: what to prepare, when what is done, and what to take care of. */
 export function Card(): ReactNode {
   const { id = '' } = useParams();
-  const { system, print } = useUnits();
+  const { print } = useUnits();
   const record = useQuery({
     queryKey: [...keys.braise(id), 'card'],
     queryFn: () => request<BraiseRecord>('GET', `/braises/${id}`),
@@ -57,7 +69,6 @@ export function Card(): ReactNode {
   }
   if (!record.data || !forecast) return <p className="room dim">{t('card.opening')}</p>;
   const { plan, clock } = forecast;
-  const printer = printerFor(system);
   const guide = guideOf(forecast);
   // What has its own day stands with it, and not a second time among tonight's.
   const dated = new Set<string>(clock.startAt === null ? [] : ['salt-ahead', 'marinate', 'thaw', 'soak']);
@@ -79,7 +90,7 @@ export function Card(): ReactNode {
       </div>
       <article className={rows.length > MOST_ROWS ? clsx(styles['sheet'], styles['dense']) : styles['sheet']}>
         <header>
-          <h1>{plan.name === '' ? upperFirst(cutTitle(cutById(plan.meat.cut))) : plan.name}</h1>
+          <h1>{plan.name === '' ? upperFirst(textOf(cutTitle(cutById(plan.meat.cut)))) : plan.name}</h1>
           <p>
             {rich('card.of-min-under-pressure-in', {
               mass: print('mass', plan.meat.grams),
@@ -119,7 +130,7 @@ export function Card(): ReactNode {
                         {longDay(task.at)}, {clockTime(task.at)}:{' '}
                       </strong>
                     )}
-                    {aheadText(task)}. {aheadCaution(task, system)}
+                    {textOf(aheadText(task))}. {orNull(aheadCaution(task))}
                   </li>
                 ))}
               </ul>
@@ -128,15 +139,17 @@ export function Card(): ReactNode {
           <h2>{t('card.prepare')}</h2>
           <ul className="ticks">
             {prep.map(({ id: step, text }) => (
-              <li key={step}>{text}</li>
+              <li key={step}>{textOf(text)}</li>
             ))}
           </ul>
           {bowls.length > 0 && (
             <dl>
               {bowls.map(({ moment, items }, i) => (
-                <div key={`${moment}-${i}`}>
-                  <dt>{moment}</dt>
-                  <dd>{items.map(({ what, grams }) => `${what.toLowerCase()} ${print('mass', grams)}`).join(', ')}</dd>
+                <div key={`${textOf(moment)}-${i}`}>
+                  <dt>{textOf(moment)}</dt>
+                  <dd>
+                    {items.map(({ what, grams }) => `${lowerFirst(textOf(what))} ${print('mass', grams)}`).join(', ')}
+                  </dd>
                 </div>
               ))}
             </dl>
@@ -144,7 +157,7 @@ export function Card(): ReactNode {
           <h2>{t('card.take-care')}</h2>
           <ul className={styles['care']}>
             {forecast.cautions.map(({ code, text }) => (
-              <li key={code}>{text}</li>
+              <li key={code}>{textOf(text)}</li>
             ))}
           </ul>
         </section>
@@ -193,7 +206,13 @@ function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
     const valve = step.minutes < 0.2 && moveOf(step.moves, 'heat') === undefined;
     if (face === 1 && !valve) {
       const filled = step.moves.some(({ kind }) => kind === 'put' || kind === 'plate');
-      rows.push({ key: step.id, minute, text: step.title, detail: filled ? step.detail : '', aside: false });
+      rows.push({
+        key: step.id,
+        minute,
+        text: textOf(step.title),
+        detail: textOf(filled ? step.detail : ''),
+        aside: false,
+      });
     }
     if (step.runsFrom === null) minute += step.minutes;
   }
@@ -202,7 +221,7 @@ function rowsOf({ tasks }: Forecast['clock'], guide: Guide): Row[] {
       rows.push({
         key: `${id}-${step.id}`,
         minute: guide.totalMinutes - step.beforeDinner,
-        text: `${name}: ${step.title}`,
+        text: `${textOf(name)}: ${textOf(step.title)}`,
         detail: '',
         aside: true,
       });

@@ -1,10 +1,10 @@
-import { RESCUE_TITLES, type CookEventKind, type CookEventPayload, type StepState } from '@hervir/core';
+import { type CookEventKind, type CookEventPayload, RESCUE_TITLES, type StepState } from '@hervir/core';
 import { press } from '../state/cooks-store';
 import { armBell } from './bell';
 import { nowMs } from './kitchen-clock';
 import type { LiveCook } from './use-cook';
-import { t } from '../language/t';
-import { type Message, say } from '@hervir/language';
+import { t, textOf } from '../language/t';
+import { lowerFirst, type Message, say } from '@hervir/language';
 
 /** Everything that can be pressed in a cook, each with the moment it was pressed. Any press wakes the sound too. */
 export interface CookActions {
@@ -59,7 +59,7 @@ export function lastWords({ state }: LiveCook): string | null {
     case 'burn':
       return 'burn';
     case 'wentWrong':
-      return RESCUE_TITLES[last.payload.trouble ?? 'burn'].title.replace(/^The /, 'the ');
+      return lowerFirst(textOf(RESCUE_TITLES[last.payload.trouble ?? 'burn'].title));
     case 'checked':
       return t('cook.the-check', { grade: last.payload.grade ?? '' });
     case 'note':
@@ -74,6 +74,6 @@ export function lastWords({ state }: LiveCook): string | null {
       if (side) return t('cook.done', { title: side.step.title });
       if (last.payload.byCooker === true)
         return t('cook.told-by-the-cooker', { toldWords: TOLD_WORDS[last.kind] ?? last.kind });
-      return own?.otherwise?.done === last.kind ? own.otherwise.button : (own?.button ?? last.kind);
+      return own?.otherwise?.done === last.kind ? textOf(own.otherwise.button) : textOf(own?.button ?? last.kind);
   }
 }

@@ -45,7 +45,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
       {short ? (
         <>
           <p role="status">
-            {more?.text ?? t('cook.reckoning-how-much-longer')}
+            {textOf(more?.text ?? t('cook.reckoning-how-much-longer'))}
             {so === null ? t('cook.counted-from-the-plan') : ''}
           </p>
           <button type="button" className="big-button" disabled={more === null} onClick={backOn}>
@@ -57,7 +57,7 @@ export function CheckCard({ cook, actions, keysShown, fork }: Props): ReactNode 
             {keysShown && <kbd>{t('cook.space')}</kbd>}
           </button>
           <button type="button" className="pot-button" onClick={() => actions.done(step)}>
-            {step.button}
+            {textOf(step.button)}
           </button>
         </>
       ) : (

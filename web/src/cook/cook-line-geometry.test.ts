@@ -1,5 +1,14 @@
-import { printerFor } from '@hervir/language';
-import { asCooked, cookState, forecast, guideOf, newPlan, soFar, TARGET_BAND, type CookEvent, type CookState } from '@hervir/core';
+import {
+  asCooked,
+  cookState,
+  forecast,
+  guideOf,
+  newPlan,
+  soFar,
+  TARGET_BAND,
+  type CookEvent,
+  type CookState,
+} from '@hervir/core';
 import { cookLine, warp, type CookLineGeometry } from './cook-line-geometry';
 
 const SERVE = '2027-01-17T19:00:00+01:00';

@@ -30,7 +30,7 @@ import { useMeat } from './use-meat';
 import { useWakeLock } from './use-wake-lock';
 import { clsx } from 'clsx';
 import styles from './cook.module.css';
-import { rich, t } from '../language/t';
+import { rich, t, textOf } from '../language/t';
 
 /** At the pot without a cook named: the one that runs, or how to begin one. */
 export function CookDoor(): ReactNode {
@@ -166,7 +166,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
   usePotKeys(cook, actions, letterKeys, burn);
   const title = state.now?.step.title;
   useEffect(() => {
-    if (speaks && title !== undefined) speak(title);
+    if (speaks && title !== undefined) speak(textOf(title));
   }, [speaks, title]);
   const over = state.status === 'served' || state.status === 'finished';
   const undo = lastWords(cook);

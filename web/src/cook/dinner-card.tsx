@@ -1,7 +1,6 @@
 import { delaysOf, endsInFridge, inTen, isTheDay, type CatchUp, type DinnerNow } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { useUnits } from '../shared/use-units';
 import { mealWords } from '../shared/meal-words';
 import { clockAt } from '../shared/words';
 import { reckoner } from '../workers/reckoner';
@@ -16,13 +15,12 @@ import { rich, t, textOf } from '../language/t';
 /** When dinner will be, how far off plan, why, and what could win it back. */
 export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonly actions: CookActions }): ReactNode {
   const { record, state, now } = cook;
-  const { system } = useUnits();
   const late = state.dinner.driftMinutes >= ON_TIME && state.status === 'cooking';
   const day = isTheDay(record.guide);
   const ways = useQuery({
     // Reckoned again as the work goes on, not at every tick.
-    queryKey: ['catch-up', record.id, state.position, Math.floor(now / 60_000), system],
-    queryFn: async (): Promise<Answer<CatchUp[]>> => reckoner('beside').catchUp(record.plan, state, now, system),
+    queryKey: ['catch-up', record.id, state.position, Math.floor(now / 60_000)],
+    queryFn: async (): Promise<Answer<CatchUp[]>> => reckoner('beside').catchUp(record.plan, state, now),
     // What can be won back, and how sure it is, is reckoned of the evening.
     enabled: late && !day,
     staleTime: Infinity,
@@ -54,7 +52,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
       {worst && <p className="dim">{delayWords(worst, state)}</p>}
       {best.map(({ id, minutes, text, does }) => (
         <div key={id} className={styles['win-back']}>
-          <p className="dim">{text}</p>
+          <p className="dim">{textOf(text)}</p>
           {does !== null && (
             <button type="button" className="pot-button" onClick={() => actions.tell(does.kind, does.payload)}>
               {t('cook.win-min', { minutes: Math.round(minutes) })}
@@ -89,7 +87,7 @@ function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }):
         ? t('cook.eight-of-ten-such-evenings', { time: clockAt(p10, eatAt), time2: clockAt(p90, eatAt) })
         : ''}
       {eatAt !== null &&
-        `${textOf(mealWords(endsInFridge(record.guide)).by)} ${clockAt(state.dinner.plannedAt, eatAt)}: ${inTen(inTime)}. `}
+        `${textOf(mealWords(endsInFridge(record.guide)).by)} ${clockAt(state.dinner.plannedAt, eatAt)}: ${textOf(inTen(inTime))}. `}
       {stillTough.chance >= 0.05 && stillTough.minutes > 0
         ? t('cook.still-tough-at-the-check', {
             odds: inTen(stillTough.chance),

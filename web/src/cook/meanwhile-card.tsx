@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { clockAt, countdown } from '../shared/words';
 import type { CookActions } from './actions';
 import { useRunningCooks, type LiveCook } from './use-cook';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 interface Item {
   readonly key: string;
@@ -29,7 +29,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       found.push({
         key: step.id,
         when: t('cook.now'),
-        what: `${name}: ${step.title}`,
+        what: `${textOf(name)}: ${textOf(step.title)}`,
         left: startedAt + step.minutes * 60_000 - now,
         rings: timer?.rings === true,
         button: { name: t('cook.done-2'), press: () => actions.tell('stepDone', { step: step.id }) },
@@ -38,7 +38,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       found.push({
         key: step.id,
         when: dueAt <= now ? t('cook.now') : clockAt(dueAt, record.guide.eatAt),
-        what: `${name}: ${step.title}`,
+        what: `${textOf(name)}: ${textOf(step.title)}`,
         left: null,
         rings: timer?.rings === true,
         button: { name: t('cook.begun-2'), press: () => actions.tell('stepStarted', { step: step.id }) },
@@ -52,7 +52,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       found.push({
         key: step.id,
         when: t('cook.now'),
-        what: step.title,
+        what: textOf(step.title),
         left: timer.endsAt - now,
         rings: timer.rings,
         button: null,
@@ -63,10 +63,10 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       found.push({
         key: step.id,
         when: due <= now ? t('cook.now') : clockAt(due, record.guide.eatAt),
-        what: step.title,
+        what: textOf(step.title),
         left: null,
         rings: false,
-        button: { name: step.button, press: () => actions.tell(step.done, { step: step.id }) },
+        button: { name: textOf(step.button), press: () => actions.tell(step.done, { step: step.id }) },
       });
     }
   });
@@ -94,7 +94,7 @@ export function MeanwhileCard({
       return {
         key: record.id,
         when: t('cook.now'),
-        what: `${record.name}: ${state.now?.step.title ?? t('cook.served-2')}`,
+        what: `${record.name}: ${textOf(state.now?.step.title ?? t('cook.served-2'))}`,
         left: timer ? timer.endsAt - now : null,
         rings: timer?.rings === true,
         button: null,

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { clockAt } from '../shared/words';
 import type { LiveCook } from './use-cook';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** What comes after this, with the time it will be. */
 export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
@@ -21,7 +21,7 @@ export function NextCard({ cook }: { readonly cook: LiveCook }): ReactNode {
             <li key={step.id}>
               <span className="figure">{clockAt(startsAt, record.guide.eatAt)}</span>
               <span>
-                {step.title}
+                {textOf(step.title)}
                 {step.counts && minutes >= 1 && <small>{t('cook.min', { minutes: Math.round(minutes) })}</small>}
               </span>
             </li>

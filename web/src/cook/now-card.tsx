@@ -5,7 +5,7 @@ import type { CookActions } from './actions';
 import { CheckCard } from './check-card';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
-import { rich, t } from '../language/t';
+import { rich, t, textOf } from '../language/t';
 
 /** "Letting down, part 8 of 12". */
 export function whereInWork({ state }: LiveCook): string {
@@ -61,7 +61,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
   return (
     <section className={`vessel now-card ${over ? step.alarm : ''}`} aria-label={t('cook.now-3')}>
       <p className="now-part">{whereInWork(cook)}</p>
-      <h1 className="now-title">{step.title}</h1>
+      <h1 className="now-title">{textOf(step.title)}</h1>
       {timer !== undefined && left !== null && step.counts ? (
         <p
           className={['now-clock', over ? 'over' : '', Math.abs(left) >= HOUR ? 'hours' : ''].join(' ').trim()}
@@ -74,7 +74,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       ) : (
         usual > 0 && !check && <p className="now-usual">{t('cook.about-min', { usual })}</p>
       )}
-      {step.detail !== '' && <p className="now-detail">{step.detail}</p>}
+      {step.detail !== '' && <p className="now-detail">{textOf(step.detail)}</p>}
       {aside !== null && <p className="now-detail">{aside}</p>}
       {pinLate !== null && (
         <p className={styles['now-late']} role="status">
@@ -84,7 +84,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
       {step.caution !== null && (
         <p className={styles['now-caution']} role="note">
           <span aria-hidden>▲ </span>
-          {step.caution}
+          {textOf(step.caution)}
         </p>
       )}
       <div className="now-buttons">
@@ -92,7 +92,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
           <CheckCard cook={cook} actions={actions} keysShown={keysShown} fork={fork} />
         ) : (
           <button type="button" className="big-button" onClick={() => actions.done(step)}>
-            {step.button}
+            {textOf(step.button)}
             {keysShown && <kbd>{t('cook.space')}</kbd>}
           </button>
         )}
@@ -104,7 +104,7 @@ export function NowCard({ cook, actions, keysShown, aside, onWrong, fork = null 
           )}
           {step.otherwise !== null ? (
             <button type="button" className="pot-button" onClick={() => actions.otherwise(step)}>
-              {step.otherwise.button}
+              {textOf(step.otherwise.button)}
             </button>
           ) : (
             !check && (

@@ -28,7 +28,7 @@ export function OnTheFire(): ReactNode {
                 <small>{driftWords(state.dinner)}</small>
               </span>
               <span className="plan-facts">
-                <span>{state.now?.step.title ?? t('cook.served-close-it-with-a')}</span>
+                <span>{textOf(state.now?.step.title ?? t('cook.served-close-it-with-a'))}</span>
               </span>
             </Link>
           </li>

@@ -7,7 +7,7 @@ import { ring, speak } from './bell';
 import { useRunningCooks, type LiveCook } from './use-cook';
 import { whereInCook } from './where-in-cook';
 import styles from './pill.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 interface Ringing {
   readonly id: string;
@@ -21,7 +21,7 @@ function ringingIn(cooks: readonly LiveCook[]): Ringing[] {
   return cooks
     .flatMap(({ record, state }) =>
       state.timers.flatMap(({ id, label, alarm, rings }): Ringing[] =>
-        rings && alarm !== 'none' ? [{ id, label, alarm, cook: record.id }] : [],
+        rings && alarm !== 'none' ? [{ id, label: textOf(label), alarm, cook: record.id }] : [],
       ),
     )
     .sort((a, b) => (a.alarm === b.alarm ? 0 : a.alarm === 'danger' ? -1 : 1));

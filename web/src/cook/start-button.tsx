@@ -3,7 +3,7 @@ import { partAhead, type Forecast } from '@hervir/core';
 import { Button, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useStartCook } from './use-start-cook';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /**
  * Begins a cook from the plan on the bench; what nobody may cook over unread is asked first. What was cooked ahead begins
@@ -53,7 +53,7 @@ export function StartButton({
           {warnings.map(({ code, text }) => (
             <li key={code}>
               <span aria-hidden>■ </span>
-              {text}
+              {textOf(text)}
             </li>
           ))}
         </ul>

@@ -162,7 +162,7 @@ function FigureField({ row: { key, label, range, kind, note }, cooker, fault, ch
             min={range.min}
             max={range.max}
             step={WATTS_STEP}
-            suffix={range.unit}
+            suffix={textOf(range.unit)}
             value={cooker[key]}
             onChange={(value) => value !== null && change({ [key]: value })}
           />

@@ -13,7 +13,7 @@ import { useDayAlarms } from '../tonight/use-day-alarms';
 import type { Answer } from '../workers/reckoning';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
-import { t, textOf } from '../language/t';
+import { orNull, t, textOf } from '../language/t';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -149,7 +149,6 @@ function KeptTasks({
   readonly now: Date;
   readonly onDone: (task: AheadTask) => void;
 }): ReactNode {
-  const { system } = useUnits();
   const found = useQuery({
     queryKey: ['kept-tasks', kept],
     queryFn: async (): Promise<Answer<AheadTask[]>> => reckoner('beside').keptTasks(kept),
@@ -165,7 +164,7 @@ function KeptTasks({
     <div className="ahead-box">
       <ul className="ahead-list">
         {tasks.map((task) => (
-          <AheadRow key={task.id} task={task} now={now} caution={keptCaution(task, system)}>
+          <AheadRow key={task.id} task={task} now={now} caution={orNull(keptCaution(task))}>
             <Button
               type="primary"
               aria-label={t('kept.done-2', { aheadText: aheadText(task) })}

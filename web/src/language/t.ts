@@ -62,6 +62,9 @@ export const t = <C extends Code>(code: C, ...values: ValuesOf<C>): string => sp
 /** The words of a message that was put together elsewhere; words that are nobody's to translate stay as they are. */
 export const textOf = (text: Text): string => spoken().text(text);
 
+/** The same where there may be nothing to say. */
+export const orNull = (text: Text | null): string | null => (text === null ? null : textOf(text));
+
 /** Names as a sentence lists them. */
 export const listed = (names: readonly Text[]): string => textOf(listing(names));
 

@@ -61,7 +61,7 @@ export function CameOutCard({ item, plan, entry }: Props & { readonly plan: Plan
       {plan.vegetables.map(({ vegetable }) => (
         <Said
           key={vegetable}
-          label={vegetableById(vegetable).name}
+          label={textOf(vegetableById(vegetable).name)}
           value={outcome.vegetables[vegetable] ?? null}
           words={VEGETABLE_WORDS}
           of={VEGETABLE_OUTCOMES}

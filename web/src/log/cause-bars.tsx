@@ -38,7 +38,7 @@ export function causeBars(causes: readonly Delay[], driftMinutes: number): Cause
   const rest = driftMinutes - shown.reduce((sum, { minutes }) => sum + minutes, 0);
   return [
     ...shown.map(({ cause, minutes }) => ({
-      what: textOf(CAUSES[cause] ?? upperFirst(SECTION_WORDS[cause as SectionId])),
+      what: textOf(CAUSES[cause] ?? upperFirst(textOf(SECTION_WORDS[cause as SectionId]))),
       minutes,
     })),
     ...(Math.abs(rest) >= WORTH ? [{ what: t('log.between-the-steps'), minutes: rest }] : []),

@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { cookState, forecast, guideOf, newPlan, type CookEvent } from '@hervir/core';
 import { happenedIn } from './happened';
 

@@ -1,6 +1,6 @@
 import { eventsThatCount, RESCUE_TITLES, type CookEvent, type CookState } from '@hervir/core';
 import { GRADE_WORDS } from '../shared/words';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** One thing that was told of a cook. */
 export interface Happened {
@@ -16,7 +16,7 @@ function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null 
     case 'burn':
       return t('log.it-burnt-the-heat-went');
     case 'wentWrong':
-      return RESCUE_TITLES[payload.trouble ?? 'burn'].title;
+      return textOf(RESCUE_TITLES[payload.trouble ?? 'burn'].title);
     case 'checked':
       return payload.grade === undefined ? null : t('log.tried', { gradeWords: GRADE_WORDS[payload.grade] });
     case 'minutesAdded':
@@ -34,7 +34,11 @@ function wordsOf({ kind, payload }: CookEvent, state: CookState): string | null 
     case 'started':
       return t('log.begun');
     default:
-      return step === undefined ? null : step.otherwise?.done === kind ? step.otherwise.button : step.button;
+      return step === undefined
+        ? null
+        : step.otherwise?.done === kind
+          ? textOf(step.otherwise.button)
+          : textOf(step.button);
   }
 }
 
@@ -54,7 +58,9 @@ export function happenedIn(state: CookState, events: readonly CookEvent[]): Happ
   const named = new Set(kept.map(({ payload }) => payload.step));
   // What ended a step without naming it: the cooker, or a time that was up.
   const byItself = state.steps.flatMap(({ step, doneAt, passedOver }): Happened[] =>
-    doneAt === null || passedOver || named.has(step.id) ? [] : [{ key: step.id, at: doneAt, text: step.button }],
+    doneAt === null || passedOver || named.has(step.id)
+      ? []
+      : [{ key: step.id, at: doneAt, text: textOf(step.button) }],
   );
   return [...told, ...byItself].sort((a, b) => a.at - b.at);
 }

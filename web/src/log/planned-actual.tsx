@@ -7,7 +7,7 @@ import { useWidth } from '../shared/use-width';
 import { clockAt } from '../shared/words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 const HEIGHT = 108;
 const ROWS = { planned: 24, actual: 58 } as const;
@@ -110,13 +110,13 @@ export function PlannedActual({
               fill={TONE[part.section] ?? 'var(--rim)'}
               fillOpacity={name === 'planned' ? 0.45 : 0.9}
             />
-            {wide > SECTION_WORDS[part.section].length * 7.6 && (
+            {wide > textOf(SECTION_WORDS[part.section]).length * 7.6 && (
               <text
                 x={x(part.from) + 6}
                 y={ROWS[name] + BAR / 2 + 5}
                 style={{ fill: name === 'planned' ? 'var(--text)' : 'var(--on-strong)' }}
               >
-                {SECTION_WORDS[part.section]}
+                {textOf(SECTION_WORDS[part.section])}
               </text>
             )}
           </g>

@@ -2,7 +2,7 @@ import { printDuration, upperFirst } from '@hervir/language';
 import type { LogItem } from '@hervir/contract';
 import { runTimesOf, SECTION_WORDS, type CookState } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** Every lid of a cook, and every part of a day, planned against actual; of one that was not cooked here, what its line says. */
 function plannedAndActual(
@@ -17,7 +17,10 @@ function plannedAndActual(
     ];
   }
   if (item.source === 'warmed') {
-    return state.took.map(({ section, planned, actual }) => [upperFirst(SECTION_WORDS[section]), { planned, actual }]);
+    return state.took.map(({ section, planned, actual }) => [
+      upperFirst(textOf(SECTION_WORDS[section])),
+      { planned, actual },
+    ]);
   }
   return runTimesOf(state).flatMap(({ run, toPin, pressure, release }) => {
     const at = run === 1 ? '' : t('log.lid', { run });

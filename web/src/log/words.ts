@@ -33,7 +33,7 @@ export function cameOut({ grade, wanted, result, source }: CameOut): string {
     : textOf(GRADE_WORDS[grade]);
 }
 
-export const cutName = (id: string): string => upperFirst(cutTitle(cutById(id)));
+export const cutName = (id: string): string => upperFirst(textOf(cutTitle(cutById(id))));
 
 /** "42 min late", "on time". */
 export function lateWords(minutes: number | null): string {

@@ -45,7 +45,7 @@ export function Found({ reading, said, ...corrections }: Props): ReactNode {
       </h2>
       <ul className="reasons" aria-label={t('recipe.what-was-made-of-it')}>
         {notes.map((note) => (
-          <li key={note}>{note}</li>
+          <li key={textOf(note)}>{textOf(note)}</li>
         ))}
       </ul>
       {lines.length > 0 && (
@@ -76,7 +76,7 @@ export function Found({ reading, said, ...corrections }: Props): ReactNode {
           <ol>
             {method.map(({ text, found }, i) => (
               <li key={`${i}-${text}`}>
-                {text} {found !== null && <strong>({found})</strong>}
+                {text} {found !== null && <strong>({textOf(found)})</strong>}
               </li>
             ))}
           </ol>
@@ -123,7 +123,7 @@ function LineRow({ i, line, said, onCorrect, onWeigh, onWhen }: RowProps): React
         {guess !== null && (
           <small className={isUnsure(line) ? clsx(styles['recipe-guess'], 'attention') : styles['recipe-guess']}>
             {isUnsure(line) ? '▲ ' : ''}
-            {guess}
+            {textOf(guess)}
           </small>
         )}
         {said && <small className={styles['recipe-guess']}>{t('recipe.as-you-said')}</small>}

@@ -1,7 +1,7 @@
 import { type Message, say, upperFirst } from '@hervir/language';
 import type { RecipeLine, RecipeWhen } from '@hervir/contract';
 import { AROMATICS, CUTS, cutById, cutTitle, GRAINS, LIQUIDS, THICKENER_KINDS, VEGETABLES } from '@hervir/core';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 export type As = RecipeLine['as'];
 
@@ -12,13 +12,13 @@ export const choices = (): readonly {
 }[] => [
   {
     label: t('recipe.meat'),
-    options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(cutTitle(cut)) })),
+    options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(textOf(cutTitle(cut))) })),
   },
   {
     label: t('recipe.poured-in'),
     options: LIQUIDS.filter(({ kind }) => kind === 'liquid' || kind === 'sauce').map(({ id, name }) => ({
       value: `liquid:${id}`,
-      label: name,
+      label: textOf(name),
     })),
   },
   {
@@ -30,13 +30,13 @@ export const choices = (): readonly {
   },
   {
     label: t('recipe.thickens-the-sauce'),
-    options: THICKENER_KINDS.map(({ id, name }) => ({ value: `thickener:${id}`, label: upperFirst(name) })),
+    options: THICKENER_KINDS.map(({ id, name }) => ({ value: `thickener:${id}`, label: upperFirst(textOf(name)) })),
   },
   {
     label: t('recipe.vegetable'),
-    options: VEGETABLES.map(({ id, name }) => ({ value: `vegetable:${id}`, label: name })),
+    options: VEGETABLES.map(({ id, name }) => ({ value: `vegetable:${id}`, label: textOf(name) })),
   },
-  { label: t('recipe.grain'), options: GRAINS.map(({ id, name }) => ({ value: `grain:${id}`, label: name })) },
+  { label: t('recipe.grain'), options: GRAINS.map(({ id, name }) => ({ value: `grain:${id}`, label: textOf(name) })) },
   {
     label: t('recipe.for-the-saute'),
     options: AROMATICS.map(({ id, name }) => ({

@@ -97,7 +97,7 @@ export function CookerPanel({ frame, cooker, minutes, onCommand, disabled = fals
               role="status"
               aria-label={t('rehearse.display')}
             >
-              {frame.display === '' ? '––' : frame.display}
+              {textOf(frame.display === '' ? '––' : frame.display)}
             </p>
           ) : (
             <p

@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { useStartRehearsal } from './use-start';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** How it went, each thing against the plan, and the two things to do differently. */
 export function DebriefCard({ record }: { readonly record: RehearsalRecord }): ReactNode {
@@ -29,7 +29,7 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
       </h1>
       {exercise && (
         <p className={passed ? styles['debrief-learnt'] : 'now-detail'}>
-          {passed ? exercise.learnt : t('rehearse.passed-when', { passMark: exercise.passMark })}
+          {textOf(passed ? exercise.learnt : t('rehearse.passed-when', { passMark: exercise.passMark }))}
         </p>
       )}
       {debrief && debrief.lines.length > 0 && (
@@ -46,11 +46,11 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
           <tbody>
             {debrief.lines.map(({ topic, title, planned, was, good }) => (
               <tr key={topic}>
-                <th scope="row">{title}</th>
-                <td>{planned}</td>
+                <th scope="row">{textOf(title)}</th>
+                <td>{textOf(planned)}</td>
                 <td className={good ? styles['good'] : styles['bad']}>
                   <span aria-hidden>{good ? '● ' : '▲ '}</span>
-                  {was}
+                  {textOf(was)}
                 </td>
               </tr>
             ))}
@@ -62,7 +62,7 @@ export function DebriefCard({ record }: { readonly record: RehearsalRecord }): R
           <h2>{debrief.differently.length > 0 ? t('rehearse.next-time') : t('rehearse.nothing-to-do-differently')}</h2>
           <ol className="reasons">
             {debrief.differently.map((text) => (
-              <li key={text}>{text}</li>
+              <li key={textOf(text)}>{textOf(text)}</li>
             ))}
           </ol>
         </>

@@ -1,6 +1,14 @@
 import { lowerFirst } from '@hervir/language';
 import type { Reading, RehearsalRecord } from '@hervir/contract';
-import { canBeThrownIn, FAULT_WORDS, GRAINS, VEGETABLES, type CookState, type FaultId, type GuideStep } from '@hervir/core';
+import {
+  canBeThrownIn,
+  FAULT_WORDS,
+  GRAINS,
+  VEGETABLES,
+  type CookState,
+  type FaultId,
+  type GuideStep,
+} from '@hervir/core';
 import { Checkbox } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
@@ -9,14 +17,14 @@ import { act, tellRehearsal } from '../state/rehearsal-store';
 import { clsx } from 'clsx';
 import cookerPanelStyles from './cooker-panel.module.css';
 import rehearseStyles from './rehearse.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 const CUP_ML = 120;
 
 /** What a plant is called. */
 function nameOf({ kind, id }: { readonly kind: 'vegetable' | 'grain'; readonly id: string }): string {
   const found = kind === 'grain' ? GRAINS.find((one) => one.id === id) : VEGETABLES.find((one) => one.id === id);
-  return lowerFirst(found?.name ?? id);
+  return lowerFirst(textOf(found?.name ?? id));
 }
 
 /** What hands may do whatever the guide says: scrape, pour, put in, lift out; and the probe and the scale. */
@@ -31,7 +39,7 @@ export function HandsCard({
   const [read, setRead] = useState<string | null>(null);
   const ask = async (instrument: string, say: (reading: Reading) => string): Promise<void> => {
     const reading = await request<Reading>('GET', `/rehearsals/${record.id}/instruments/${instrument}`);
-    setRead(reading.refused ?? say(reading));
+    setRead(textOf(reading.refused ?? say(reading)));
   };
   const key = (label: string, press: () => void): ReactNode => (
     <button
@@ -104,13 +112,13 @@ export function FaultsCard({
       <h2>{t('rehearse.throw-in')}</h2>
       <ul>
         {FAULT_WORDS.map(({ id, name, what }) => (
-          <li key={id} title={canBeThrownIn(id, state) ? what : t('rehearse.what-it-would-spoil-is')}>
+          <li key={id} title={textOf(canBeThrownIn(id, state) ? what : t('rehearse.what-it-would-spoil-is'))}>
             <Checkbox
               checked={on.has(id)}
               disabled={record.finished || (!on.has(id) && !canBeThrownIn(id, state))}
               onChange={(event) => void act({ act: 'fault', fault: id, on: event.target.checked })}
             >
-              {name}
+              {textOf(name)}
             </Checkbox>
           </li>
         ))}

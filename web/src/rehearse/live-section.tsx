@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { LIKELY_K, sectionNow, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { sectionGeometry } from '../shared/section/geometry';
@@ -7,7 +6,7 @@ import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 const HEIGHT = 210;
 
@@ -24,16 +23,16 @@ function heat(frame: Frame, cutoutC: number): { tone: string; word: string } {
 /** The pot of the rehearsal cut open, as it is now. */
 export function LiveSection({ frame, forecast }: { readonly frame: Frame; readonly forecast: Forecast }): ReactNode {
   const [ref, width] = useWidth();
-  const { system, print } = useUnits();
+  const { print } = useUnits();
   const section = sectionNow(forecast, frame);
   const g = width > 0 ? sectionGeometry(section, { width, height: HEIGHT }) : null;
   const { tone, word } = heat(frame, forecast.burn.cutoutC - LIKELY_K);
   return (
     <figure className={clsx('vessel', styles['live-section'])} aria-label={t('rehearse.the-pot-now')}>
-      <figcaption className="visually-hidden">{section.text}</figcaption>
+      <figcaption className="visually-hidden">{textOf(section.text)}</figcaption>
       <div ref={ref}>
         {g && (
-          <svg width={width} height={HEIGHT} className="section-drawing" role="img" aria-label={section.text}>
+          <svg width={width} height={HEIGHT} className="section-drawing" role="img" aria-label={textOf(section.text)}>
             <text x={10} y={20}>
               <tspan className="section-figure">{print('temperature', frame.liquidC)}</tspan>
               <tspan dx={8}>

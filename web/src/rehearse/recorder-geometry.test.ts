@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { forecast, guideOf, newPlan, SimulatedCook, steadyHand, type Frame } from '@hervir/core';
 import { strip } from './recorder-geometry';
 

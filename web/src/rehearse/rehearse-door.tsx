@@ -12,7 +12,7 @@ import { useStartRehearsal } from './use-start';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
-import { say, type Text } from '@hervir/language';
+import { lowerFirst, say, type Text } from '@hervir/language';
 
 const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], Text>> = {
   passed: say('rehearse.passed-2'),
@@ -25,7 +25,7 @@ function outcome({ mark, finished, debrief }: RehearsalSummary): string {
   if (!finished) return t('rehearse.under-way');
   const word = MARK_WORDS[mark];
   if (word !== '') return textOf(word);
-  const bad = (debrief?.lines ?? []).filter(({ good }) => !good).map(({ title }) => title.toLowerCase());
+  const bad = (debrief?.lines ?? []).filter(({ good }) => !good).map(({ title }) => lowerFirst(textOf(title)));
   return bad.length === 0 ? t('rehearse.as-planned') : `▲ ${bad.join(', ')}`;
 }
 
@@ -52,10 +52,10 @@ export function RehearseDoor(): ReactNode {
         {EXERCISE_LIST.map((exercise, i) => (
           <li key={exercise.id} className={clsx('card', styles['exercise'])}>
             <h2>
-              {i + 1}. {exercise.name}
+              {i + 1}. {textOf(exercise.name)}
               {passed.has(exercise.id) && <span className={styles['exercise-passed']}>{t('rehearse.passed-2')}</span>}
             </h2>
-            <p>{exercise.task}</p>
+            <p>{textOf(exercise.task)}</p>
             <p className="dim">{t('rehearse.passed-when', { passMark: exercise.passMark })}</p>
             <Button
               type={exercise === first ? 'primary' : 'default'}

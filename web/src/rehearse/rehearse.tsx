@@ -103,7 +103,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
   return (
     <div className={clsx('room', rehearseStyles['rehearse-room'])}>
       <div className={rehearseStyles['rehearse-head']}>
-        <h1>{exercise?.name ?? record.name}</h1>
+        <h1>{textOf(exercise?.name ?? record.name)}</h1>
         <dl className="rehearse-clocks">
           <div>
             <dt>{t('rehearse.now-2')}</dt>
@@ -124,7 +124,7 @@ function Room({ cook }: { readonly cook: LiveCook }): ReactNode {
           </button>
         )}
       </div>
-      {exercise && !record.finished && <p className="dim">{exercise.task}</p>}
+      {exercise && !record.finished && <p className="dim">{textOf(exercise.task)}</p>}
       <p className={rehearseStyles['rehearse-said']} role="alert">
         {!reached
           ? rich('rehearse.the-server-is-away-time', { span: (words) => <span aria-hidden>{words}</span> })

@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
 import { RESCUE_TITLES, RESCUE_TOPICS, rescueFor, type RescueTopic } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
@@ -9,7 +8,6 @@ import { request } from '../api/client';
 import { keys, useBraises } from '../api/queries';
 import type { LiveCook } from '../cook/use-cook';
 import { whereInCook } from '../cook/where-in-cook';
-import { useUnits } from '../shared/use-units';
 import { clockAt } from '../shared/words';
 import { usePreferences } from '../state/preferences';
 import { useForecast } from '../workers/use-forecast';
@@ -17,7 +15,7 @@ import { useCookAtHand, type CookAtHand } from './use-cook-at-hand';
 import { WhatHappened } from './what-happened';
 import { clsx } from 'clsx';
 import styles from './rescue.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /** What goes wrong, and what to do now: steps first, reasons after, with the figures of a plan where there is one. */
 export function Rescue(): ReactNode {
@@ -45,7 +43,7 @@ function Room({ at }: AtHand): ReactNode {
   return (
     <div className="room rescue">
       {at !== null && <BackToThePot cook={at.cook} />}
-      <h1>{known ? RESCUE_TITLES[known].title : t('rescue.rescue')}</h1>
+      <h1>{textOf(known ? RESCUE_TITLES[known].title : t('rescue.rescue'))}</h1>
       {known ? <Steps topic={known} at={at} /> : <Topics />}
     </div>
   );
@@ -78,8 +76,8 @@ function Topics(): ReactNode {
         {RESCUE_TOPICS.map((topic) => (
           <li key={topic} className="vessel">
             <Link to={`/rescue/${topic}${search}`}>
-              <strong>{RESCUE_TITLES[topic].title}</strong>
-              <span className="dim">{RESCUE_TITLES[topic].sign}</span>
+              <strong>{textOf(RESCUE_TITLES[topic].title)}</strong>
+              <span className="dim">{textOf(RESCUE_TITLES[topic].sign)}</span>
             </Link>
           </li>
         ))}
@@ -112,7 +110,6 @@ function usePlanAtHand(): {
 }
 
 function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNode {
-  const { system } = useUnits();
   const { search } = useLocation();
   const { id, choose, plans } = usePlanAtHand();
   const record = useQuery({
@@ -130,16 +127,16 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
   const list = (
     <ol className={styles['rescue-steps']}>
       {steps.map((step) => (
-        <li key={step}>{step}</li>
+        <li key={textOf(step)}>{textOf(step)}</li>
       ))}
     </ol>
   );
   return (
     <>
-      <p className="dim">{sign}.</p>
+      <p className="dim">{textOf(sign)}.</p>
       <p className={styles['rescue-caution']} role="note">
         <span aria-hidden>▲ </span>
-        {caution}
+        {textOf(caution)}
       </p>
       {at === null ? (
         list
@@ -151,7 +148,7 @@ function Steps({ topic, at }: AtHand & { readonly topic: RescueTopic }): ReactNo
       <h2>{t('rescue.why')}</h2>
       <ul className="reasons">
         {why.map((reason) => (
-          <li key={reason}>{reason}</li>
+          <li key={textOf(reason)}>{textOf(reason)}</li>
         ))}
       </ul>
       <div className={styles['rescue-plan']}>

@@ -78,7 +78,7 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
     void navigate(`/cook/${cook.record.id}`);
   };
   const ends = (): { readonly label: string; readonly press: () => void } | null => {
-    if (mending && step) return { label: step.button, press: andBack(() => actions.done(step)) };
+    if (mending && step) return { label: textOf(step.button), press: andBack(() => actions.done(step)) };
     if (says === undefined)
       return { label: t('rescue.mended-back-to-the-pot'), press: andBack(() => tellOf(topic, actions)) };
     if (!told) return null;

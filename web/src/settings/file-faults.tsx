@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Refused } from '../api/client';
-import { rich, t } from '../language/t';
+import { rich, t, textOf } from '../language/t';
 
 const SHOWN = 20;
 
@@ -11,7 +11,7 @@ export function FileFaults({ error }: { readonly error: Error }): ReactNode {
   return (
     <ul className="reasons" role="alert">
       {faults.slice(0, SHOWN).map(({ path, problem, allowed }) => (
-        <li key={path + problem}>
+        <li key={path + textOf(problem)}>
           {rich('settings.allowed', { span: (words) => <span aria-hidden>{words}</span>, path, problem, allowed })}
         </li>
       ))}

@@ -1,13 +1,21 @@
 import { upperFirst } from '@hervir/language';
-import { aheadCaution, aheadText, lateOnes, missedText, partAhead, type AheadTask, type Plan, withAheadDone } from '@hervir/core';
+import {
+  aheadCaution,
+  aheadText,
+  lateOnes,
+  missedText,
+  partAhead,
+  type AheadTask,
+  type Plan,
+  withAheadDone,
+} from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { useUnits } from './use-units';
 import { Verdict } from './verdict';
 import { clockTime, dayWord, wallClockOf } from './words';
 import { clsx } from 'clsx';
 import styles from './ahead-list.module.css';
-import { rich, t } from '../language/t';
+import { orNull, rich, t, textOf } from '../language/t';
 
 interface Props {
   readonly plan: Plan;
@@ -74,7 +82,7 @@ export function AheadRow({
     <li>
       <When task={task} now={now} />
       <span className={styles['ahead-what']}>
-        {aheadText(task)}
+        {textOf(aheadText(task))}
         {caution !== null && <small className="caution-source">{caution}</small>}
         {late}
       </span>
@@ -85,7 +93,6 @@ export function AheadRow({
 
 /** What is done before the evening: each with its day and hour, done with one press; what is late says what it means. */
 export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props): ReactNode {
-  const { system } = useUnits();
   const late = new Map(
     (startAt === null ? [] : lateOnes(plan, tasks, startAt, now.getTime())).map((one) => [one.task.id, one]),
   );
@@ -100,8 +107,8 @@ export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props
               key={task.id}
               task={task}
               now={now}
-              caution={aheadCaution(task, system)}
-              late={missed && <Verdict tone="watch">{missedText(missed)}</Verdict>}
+              caution={orNull(aheadCaution(task))}
+              late={missed && <Verdict tone="watch">{textOf(missedText(missed))}</Verdict>}
             >
               {missed && missed.plan !== plan && (
                 <Button
@@ -122,7 +129,7 @@ export function AheadList({ plan, tasks, startAt, now, onChange, onWarm }: Props
               )}
               <Button
                 type={task.doneAt === null && !missed && !warms ? 'primary' : 'default'}
-                aria-label={`${task.doneAt === null ? t('shared.done-2') : t('shared.not-done')}: ${aheadText(task)}`}
+                aria-label={`${task.doneAt === null ? t('shared.done-2') : t('shared.not-done')}: ${textOf(aheadText(task))}`}
                 onClick={() =>
                   onChange((before) => withAheadDone(before, task.id, task.doneAt === null ? wallClockOf(now) : null))
                 }

@@ -2,7 +2,7 @@ import { upperFirst } from '@hervir/language';
 import type { LearntView } from '@hervir/contract';
 import { cutById, cutTitle } from '@hervir/core';
 import { inSentence } from './words';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 /**
  * What was learnt, in a sentence: "Goat shoulder is 18 % tougher than usual."
@@ -27,7 +27,7 @@ export function learntWords({ kind, of, factor }: LearntView): string {
         ? t('shared.in-a-sear-takes-what', { of: inSentence(of) })
         : t('shared.in-a-sear-takes', { of: inSentence(of), off, more });
     case 'toughness': {
-      const cut = upperFirst(cutTitle(cutById(of)));
+      const cut = upperFirst(textOf(cutTitle(cutById(of))));
       return as ? t('shared.is-as-tough-as-the', { cut }) : t('shared.is-more-tender-than-usual', { cut, off, more });
     }
     case 'prep':

@@ -5,7 +5,6 @@ import { request } from '../api/client';
 import { keys } from '../api/queries';
 import { reckoner } from '../workers/reckoner';
 import { useTaught } from '../workers/use-taught';
-import { useUnits } from './use-units';
 
 /** A kept plan, whole, and what comes of it. */
 export interface Reckoned {
@@ -21,15 +20,14 @@ const dataOf = (found: readonly { readonly data?: Reckoned | null | undefined }[
 
 /** Kept plans fetched and reckoned beside the room's own work, each once for every change of it; null until then. */
 export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned | null)[] {
-  const { system } = useUnits();
   const { rows, ready } = useTaught();
   return useQueries({
     queries: plans.map(({ id, revision }) => ({
-      queryKey: [...keys.braise(id), 'reckoned', revision, system, rows],
+      queryKey: [...keys.braise(id), 'reckoned', revision, rows],
       enabled: ready,
       queryFn: async (): Promise<Reckoned | null> => {
         const { plan } = await request<BraiseRecord>('GET', `/braises/${id}`);
-        const reckoned = await reckoner('beside').forecast(plan, system);
+        const reckoned = await reckoner('beside').forecast(plan);
         return reckoned.ok ? { plan, clock: reckoned.value.clock, ahead: reckoned.value.ahead } : null;
       },
       staleTime: Infinity,

@@ -1,6 +1,7 @@
 import type { Reason } from '@hervir/core';
 import { Popover } from 'antd';
 import type { ReactNode } from 'react';
+import { textOf } from '../language/t';
 
 interface Props {
   readonly figure: string;
@@ -22,7 +23,7 @@ export function Why({ figure, reasons, tone, children, control }: Props): ReactN
         <div style={{ maxWidth: 380 }}>
           <ul className="reasons">
             {own.map((reason) => (
-              <li key={reason.text}>{reason.text}</li>
+              <li key={textOf(reason.text)}>{textOf(reason.text)}</li>
             ))}
           </ul>
           {control}

@@ -1,19 +1,19 @@
 import {
   CUTS,
   cutTitle,
+  type Form,
+  type Grade,
   offsetMinutes,
   shiftIso,
   SPECIES,
-  type Form,
-  type Grade,
   type Species,
   type Target,
-  type WarmWay,
   TENDER_CUTS,
+  type WarmWay,
 } from '@hervir/core';
 import dayjs from 'dayjs';
 import { t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
+import { lowerFirst, type Message, say } from '@hervir/language';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
 export const FORM_PHRASES: Readonly<Record<Form, Message>> = {
@@ -91,8 +91,8 @@ export const cutOptions = (): CutOption[] => [
     title: textOf(ANIMALS[species]),
     options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
       value: cut.id,
-      label: cutTitle(cut),
-      also: cut.alsoCalled,
+      label: textOf(cutTitle(cut)),
+      also: cut.words.join(', '),
       disabled: false,
     })),
   })),
@@ -100,8 +100,8 @@ export const cutOptions = (): CutOption[] => [
     label: t('shared.tender-little-to-melt-they'),
     title: t('shared.not-for-braising'),
     options: TENDER_CUTS.map(({ species, name, words, instead }) => ({
-      value: `tender:${species}:${name}`,
-      label: `${species} ${name.toLowerCase()}: ${instead}`,
+      value: `tender:${species}:${words[0] ?? ''}`,
+      label: t('shared.tender-cut', { species: say(`species.${species}`), name: lowerFirst(textOf(name)), instead }),
       also: words.join(', '),
       disabled: true,
     })),

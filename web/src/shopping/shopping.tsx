@@ -47,7 +47,11 @@ function asText(lines: readonly ShoppingLine[], ticked: ReadonlySet<string>, amo
     const own = lines.filter((line) => line.aisle === aisle && !ticked.has(line.id));
     return own.length === 0
       ? []
-      : [`${textOf(AISLE_NAMES[aisle])}:`, ...own.map((line) => `- ${upperFirst(line.name)}: ${amount(line)}`), ''];
+      : [
+          `${textOf(AISLE_NAMES[aisle])}:`,
+          ...own.map((line) => `- ${upperFirst(textOf(line.name))}: ${amount(line)}`),
+          '',
+        ];
   })
     .join('\n')
     .trim();
@@ -139,7 +143,8 @@ export function ShoppingRoom(): ReactNode {
                     .map((line) => (
                       <li key={line.id} className={out.has(line.id) ? styles['ticked'] : ''}>
                         <Checkbox checked={out.has(line.id)} onChange={(event) => tick(line.id, event.target.checked)}>
-                          <strong>{upperFirst(line.name)}</strong> <span className="figure">{amount(line)}</span>
+                          <strong>{upperFirst(textOf(line.name))}</strong>{' '}
+                          <span className="figure">{amount(line)}</span>
                           {several && (
                             <small className="dim">
                               {line.plans.map((at) => records[at]?.plan.name ?? '').join(', ')}

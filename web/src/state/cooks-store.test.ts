@@ -1,5 +1,4 @@
 /** @jest-environment jsdom */
-import { printerFor } from '@hervir/language';
 import type { CookRecord, StoredCookEvent } from '@hervir/contract';
 import { forecast, guideOf, newPlan, type CookEvent } from '@hervir/core';
 import { answer } from '../testing/answer';

@@ -1,5 +1,4 @@
 /** @jest-environment jsdom */
-import { printerFor } from '@hervir/language';
 import type { RehearsalNow, RehearsalRecord } from '@hervir/contract';
 import { forecast, guideOf, newPlan, type Frame } from '@hervir/core';
 import { answer } from '../testing/answer';

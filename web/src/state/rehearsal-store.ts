@@ -2,7 +2,7 @@ import type { ActAnswer, Pace, RehearsalAct, RehearsalMessages, RehearsalNow, Re
 import type { CookEventKind, CookEventPayload, Frame } from '@hervir/core';
 import { create } from 'zustand';
 import { Away, newId, Refused, request } from '../api/client';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 interface RehearsalState {
   readonly record: RehearsalRecord | null;
@@ -86,7 +86,7 @@ export async function act(what: RehearsalAct): Promise<boolean> {
   if (!record) return false;
   try {
     const { refused, now } = await request<ActAnswer>('POST', `/rehearsals/${record.id}/acts`, what);
-    useRehearsal.setState({ refused });
+    useRehearsal.setState({ refused: refused === null ? null : textOf(refused) });
     takeNow(now);
     return refused === null;
   } catch (error) {

@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import type {
   BraiseRecord,
   BraiseSummary,

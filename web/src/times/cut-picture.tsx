@@ -1,3 +1,4 @@
+import { lowerFirst } from '@hervir/language';
 import { cutById, type Form, type TimesFor } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Drawer, Segmented } from 'antd';
@@ -28,7 +29,7 @@ export function CutPicture({ cutId, given, open, onClose }: Props): ReactNode {
   });
   return (
     <Drawer
-      title={t('times.minutes-for', { species: cut.species, name: cut.name.toLowerCase() })}
+      title={t('times.minutes-for', { species: cut.species, name: lowerFirst(textOf(cut.name)) })}
       open={open}
       onClose={onClose}
       size="large"

@@ -1,6 +1,16 @@
 import { lowerFirst, type Message, say } from '@hervir/language';
 import { PrinterOutlined } from '@ant-design/icons';
-import { type Cut, CUTS, DEFAULT_COOKER, type ReleaseMethod, SPECIES, type Species, type TimesCell, type TimesFor, workingTemperatureC } from '@hervir/core';
+import {
+  type Cut,
+  CUTS,
+  DEFAULT_COOKER,
+  type ReleaseMethod,
+  SPECIES,
+  type Species,
+  type TimesCell,
+  type TimesFor,
+  workingTemperatureC,
+} from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -196,7 +206,7 @@ function Row({
     <tr className={first ? styles['first-of-animal'] : undefined}>
       <th scope="row">
         <button type="button" className={styles['times-cut']} onClick={onPicture}>
-          <span className="animal">{cut.species}</span> {cut.name.toLowerCase()}
+          <span className="animal">{cut.species}</span> {lowerFirst(textOf(cut.name))}
           <span className="visually-hidden">{t('times.minutes-over-weight-2')}</span>
         </button>
       </th>

@@ -36,7 +36,7 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
   const { startAt } = forecast.clock;
   const late = lateStart(forecast.clock, now);
   const sure = inTen(chance.at + chance.past);
-  const odds = t('tonight.that', { sure: upperFirst(sure), targetWords: TARGET_WORDS[forecast.plan.target] });
+  const odds = t('tonight.that', { sure: upperFirst(textOf(sure)), targetWords: TARGET_WORDS[forecast.plan.target] });
   const below = t('tonight.minutes-under-pressure-for-the', {
     pressureMinutes: forecast.pressureMinutes,
     releaseMinutes: Math.round(forecast.pot.releaseMinutes),
@@ -89,7 +89,7 @@ function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
   if (odds === null || startAt === null || eatAt === null) return null;
   return (
     <>
-      {textOf(mealWords(forecast.plan.cookAhead !== undefined).by)} {clockTime(eatAt)}: {inTen(odds.inTime)}
+      {textOf(mealWords(forecast.plan.cookAhead !== undefined).by)} {clockTime(eatAt)}: {textOf(inTen(odds.inTime))}
       {surer && surer.earlier > 0
         ? t('tonight.begun', { time: clockTime(shiftIso(startAt, -surer.earlier)), odds: inTen(FAIRLY_SURE) })
         : ''}

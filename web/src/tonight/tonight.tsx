@@ -13,7 +13,7 @@ import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 import { later } from '../language/load';
 
 /** Not in the first load: it stands below the plans. */
@@ -82,8 +82,8 @@ export function Tonight(): ReactNode {
         <div>
           <Answer
             forecast={forecast}
-            fault={typedFault ?? fault?.problem ?? broken}
-            allowed={typedFault === null ? fault?.allowed : undefined}
+            fault={typedFault ?? (fault ? textOf(fault.problem) : broken)}
+            allowed={typedFault === null && fault ? textOf(fault.allowed) : undefined}
             now={now}
           />
           <Suspense fallback={null}>

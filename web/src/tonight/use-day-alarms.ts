@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import { ring } from '../cook/bell';
 import { usePreferences } from '../state/preferences';
 import { clockTime } from '../shared/words';
+import { textOf } from '../language/t';
 
 /** One thing of the days, and for what. */
 export interface DayAlarm {
@@ -49,7 +50,7 @@ export function useDayAlarms(alarms: readonly DayAlarm[], now: Date): void {
       notification.info({
         key: `${of}:${task.id}`,
         title: `${clockTime(task.at ?? '')}: ${of}`,
-        description: aheadText(task),
+        description: textOf(aheadText(task)),
         duration: 0,
       });
     }

@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import type { BraiseSummary } from '@hervir/contract';
 import { afterBusyPot, cookedAt, together, type AfterBusyPot, type Together } from '@hervir/core';
 import { useMemo } from 'react';
@@ -32,7 +31,6 @@ export interface NextPlan {
 function besideOneAnother(
   waiting: readonly { readonly plan: BraiseSummary; readonly reckoned: Reckoned | null }[],
   busy: ReadonlyMap<string, BusyPot>,
-  print: Parameters<typeof together>[1],
 ): NextPlan[] {
   const known = waiting.flatMap(({ plan, reckoned }): Together[] =>
     reckoned === null || plan.serveAt === null || cookedAt(reckoned.plan) !== null
@@ -92,7 +90,7 @@ export function useNext(ahead: readonly BraiseSummary[], now: Date): NextPlan | 
     const both = ahead
       .map((plan, i) => ({ plan, reckoned: reckoned[i] ?? null }))
       .filter(({ reckoned: one }) => one === null || cookedAt(one.plan) === null);
-    const waiting = besideOneAnother(both, busy, printerFor(system));
+    const waiting = besideOneAnother(both, busy);
     const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
     return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;
   }, [ahead, reckoned, busy, system]);

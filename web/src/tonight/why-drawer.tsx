@@ -1,7 +1,7 @@
 import type { Reason } from '@hervir/core';
 import { Drawer } from 'antd';
 import type { ReactNode } from 'react';
-import { t } from '../language/t';
+import { t, textOf } from '../language/t';
 
 interface Props {
   readonly open: boolean;
@@ -15,7 +15,7 @@ export function WhyDrawer({ open, reasons, onClose }: Props): ReactNode {
     <Drawer title={t('tonight.why-these-minutes')} open={open} onClose={onClose} size={420}>
       <ul className="reasons">
         {reasons.map((reason) => (
-          <li key={reason.text}>{reason.text}</li>
+          <li key={textOf(reason.text)}>{textOf(reason.text)}</li>
         ))}
       </ul>
     </Drawer>

@@ -1,12 +1,52 @@
-import { printerFor, type UnitSystem } from '@hervir/language';
-import { asCooked, catchUp, dinnerNow, dinnerOdds, forecast, formAlternatives, keptTasks, mends, PlanError, pressureMinutesLike, releaseAlternatives, rescale, stillTough, timesOverWeight, timesRow, withLearnt, type AheadTask, type Alternative, type AsCooked, type CatchUp, type CookState, type DinnerNow, type DinnerOdds, type Forecast, type Form, type Grade, type Guide, type Kept, type LearntRow, type Mend, type Method, type More, type Plan, type SoFar, type Rescaled, type TimesCell, type TimesFor, withoutPressure, type WithoutPressure } from '@hervir/core';
+import type { Text } from '@hervir/language';
+import {
+  asCooked,
+  catchUp,
+  dinnerNow,
+  dinnerOdds,
+  forecast,
+  formAlternatives,
+  keptTasks,
+  mends,
+  PlanError,
+  pressureMinutesLike,
+  releaseAlternatives,
+  rescale,
+  stillTough,
+  timesOverWeight,
+  timesRow,
+  withLearnt,
+  type AheadTask,
+  type Alternative,
+  type AsCooked,
+  type CatchUp,
+  type CookState,
+  type DinnerNow,
+  type DinnerOdds,
+  type Forecast,
+  type Form,
+  type Grade,
+  type Guide,
+  type Kept,
+  type LearntRow,
+  type Mend,
+  type Method,
+  type More,
+  type Plan,
+  type SoFar,
+  type Rescaled,
+  type TimesCell,
+  type TimesFor,
+  withoutPressure,
+  type WithoutPressure,
+} from '@hervir/core';
 
 /** The field that makes a plan impossible. Errors lose their class on the way out of a worker. */
 export interface PlanFault {
   readonly ok: false;
   readonly path: string;
-  readonly problem: string;
-  readonly allowed: string;
+  readonly problem: Text;
+  readonly allowed: Text;
 }
 
 export type Answer<T> = { readonly ok: true; readonly value: T } | PlanFault;
@@ -39,7 +79,7 @@ export const reckoning = {
   teach: (learnt: readonly LearntRow[]): void => {
     rows = learnt;
   },
-  forecast: (plan: Plan, system: UnitSystem): Answer<Forecast> => answer(() => forecast(taught(plan))),
+  forecast: (plan: Plan): Answer<Forecast> => answer(() => forecast(taught(plan))),
   alternatives: (plan: Plan): Answer<Alternatives> =>
     answer(() => {
       const base = forecast(taught(plan));
@@ -54,7 +94,7 @@ export const reckoning = {
     answer(() => dinnerNow(forecast(taught(plan)), guide, state, nowMs)),
   minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
     answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
-  rescale: (plan: Plan, servings: number, system: UnitSystem): Answer<Omit<Rescaled, 'forecast'>> =>
+  rescale: (plan: Plan, servings: number): Answer<Omit<Rescaled, 'forecast'>> =>
     answer(() => {
       const { plan: next, changes } = rescale(forecast(taught(plan)), servings);
       return { plan: { ...next, learnt: plan.learnt }, changes };
@@ -62,7 +102,7 @@ export const reckoning = {
   stillTough: (plan: Plan, done: number | SoFar, found: Grade): Answer<More | null> =>
     answer(() => stillTough(taught(plan), done, found)),
   asCooked: (plan: Plan, so: SoFar): Answer<AsCooked> => answer(() => asCooked(taught(plan), so)),
-  catchUp: (plan: Plan, state: CookState, nowMs: number, system: UnitSystem): Answer<CatchUp[]> =>
+  catchUp: (plan: Plan, state: CookState, nowMs: number): Answer<CatchUp[]> =>
     answer(() => catchUp(forecast(taught(plan)), state, nowMs)),
   mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),

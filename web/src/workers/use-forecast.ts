@@ -1,7 +1,5 @@
-import type { UnitSystem } from '@hervir/language';
 import type { Forecast, Plan } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
-import { useUnits } from '../shared/use-units';
 import { reckoner } from './reckoner';
 import type { PlanFault } from './reckoning';
 import { useTaught } from './use-taught';
@@ -22,10 +20,9 @@ const NOTHING: Reckoning = { forecast: null, fault: null, broken: null };
  * figures nobody will see.
  */
 export function useForecast(plan: Plan | null): Reckoning {
-  const { system } = useUnits();
   const { rows, ready } = useTaught();
   const [known, setKnown] = useState<Reckoning>(NOTHING);
-  const waiting = useRef<{ plan: Plan; system: UnitSystem } | null>(null);
+  const waiting = useRef<{ plan: Plan } | null>(null);
   const busy = useRef(false);
   const alive = useRef(true);
 
@@ -38,15 +35,15 @@ export function useForecast(plan: Plan | null): Reckoning {
 
   useEffect(() => {
     if (plan === null || !ready) return;
-    waiting.current = { plan, system };
+    waiting.current = { plan };
     if (busy.current) return;
     busy.current = true;
     void (async () => {
       while (waiting.current !== null) {
-        const next: { plan: Plan; system: UnitSystem } = waiting.current;
+        const next: { plan: Plan } = waiting.current;
         waiting.current = null;
         try {
-          const reckoned = await reckoner('plan').forecast(next.plan, next.system);
+          const reckoned = await reckoner('plan').forecast(next.plan);
           if (!alive.current) break;
           setKnown((before) =>
             reckoned.ok
@@ -61,7 +58,7 @@ export function useForecast(plan: Plan | null): Reckoning {
       busy.current = false;
     })();
     // What was learnt since changes every figure.
-  }, [plan, system, rows, ready]);
+  }, [plan, rows, ready]);
 
   return known;
 }

@@ -10,7 +10,6 @@ import { RESCUE_TOPICS, rescueFor } from '../rescue/rescue';
 import { sectionsOf } from './section';
 import { english, speakIn } from '../../testing/said-in-english';
 
-
 const chuck = (more: Partial<Plan> = {}, meat: Partial<Plan['meat']> = {}): Plan =>
   planFor('beef-chuck', 'chunks', 1300, more, meat);
 

@@ -153,7 +153,8 @@ describe('the forecast', () => {
     expect(codes).toEqual(
       expect.arrayContaining(['lid-steam', 'check-gasket', 'kidney-bean', 'alcohol-stays', 'cooling']),
     );
-    for (const { text, source } of frozen.cautions) expect(english(text).length * english(source).length).toBeGreaterThan(0);
+    for (const { text, source } of frozen.cautions)
+      expect(english(text).length * english(source).length).toBeGreaterThan(0);
     expect(known.cautions.map(({ code }) => code)).not.toContain('kidney-bean');
   });
 

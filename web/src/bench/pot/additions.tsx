@@ -33,7 +33,7 @@ export function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): 
     <ItemRows
       label={t('bench.thick-or-sweet')}
       items={plan.additions}
-      nameOf={({ ingredient }) => liquidWord(ingredient)}
+      nameOf={({ ingredient }) => textOf(liquidWord(ingredient))}
       blank={() => ({ ingredient: 'tomato-paste', grams: 40, when: 'on-top' as const })}
       most={20}
       addLabel={t('bench.add-paste-flour-sauce')}
@@ -48,7 +48,7 @@ export function Additions({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): 
           <Select
             aria-label={t('bench.addition', { i: i + 1 })}
             value={ingredient}
-            options={ADDED}
+            options={labelled(ADDED)}
             popupMatchSelectWidth={280}
             onChange={(next) => change({ ingredient: next, apart: undefined })}
           />
@@ -85,9 +85,9 @@ function AdditionRest({ plan, item, change }: RestProps & { readonly plan: Plan 
         onChange={(next) => change({ when: next })}
       />
       {when !== 'after' && when !== 'fried' && (
-        <WhenStage plan={plan} of={name} value={stage} onChange={(next) => change({ stage: next })} />
+        <WhenStage plan={plan} of={textOf(name)} value={stage} onChange={(next) => change({ stage: next })} />
       )}
-      {note !== '' && <span className="field-note">{note}</span>}
+      {note !== '' && <span className="field-note">{textOf(note)}</span>}
       {(kind === 'sauce' || kind === 'paste') && <MadeApart item={item} change={change} />}
     </>
   );

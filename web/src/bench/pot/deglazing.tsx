@@ -6,7 +6,8 @@ import { QuantityInput } from '../../shared/quantity-input';
 import type { StationProps } from '../station';
 import { DEGLAZING } from './liquid-options';
 import verdictsStyles from '../verdicts.module.css';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
+import { labelled } from '../../language/labelled';
 
 /** What the base is scraped clean with, how much of it, and what does it without alcohol. */
 export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'>): ReactNode {
@@ -26,7 +27,7 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
             <Select
               id={id}
               value={deglaze?.liquid ?? 'no'}
-              options={[{ value: 'no', label: t('bench.not-at-all') }, ...DEGLAZING]}
+              options={[{ value: 'no', label: t('bench.not-at-all') }, ...labelled(DEGLAZING)]}
               popupMatchSelectWidth={240}
               onChange={(liquid) =>
                 liquid === 'no' ? edit((before) => ({ ...before, deglaze: null })) : set({ liquid })
@@ -56,10 +57,10 @@ export function Deglazing({ plan, edit, faultAt }: Omit<StationProps, 'forecast'
               <Button className={verdictsStyles['wrapping']} onClick={() => set({ liquid: instead.id })}>
                 {t('bench.instead', { name: instead.name })}
               </Button>
-              <span className="field-note">{instead.changes}.</span>
+              <span className="field-note">{textOf(instead.changes)}.</span>
             </details>
           )}
-          {!alcohol && <span className="field-note">{liquidById(deglaze.liquid).note}</span>}
+          {!alcohol && <span className="field-note">{textOf(liquidById(deglaze.liquid).note)}</span>}
         </div>
       )}
     </>

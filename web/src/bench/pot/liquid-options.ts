@@ -1,6 +1,7 @@
+import type { Text } from '@hervir/language';
 import { LIQUIDS } from '@hervir/core';
 
-const option = ({ id, name }: { id: string; name: string }): { value: string; label: string } => ({
+const option = ({ id, name }: { id: string; name: Text }): { value: string; label: Text } => ({
   value: id,
   label: name,
 });

@@ -46,7 +46,7 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
       <ItemRows
         label={t('bench.liquid')}
         items={plan.liquids}
-        nameOf={({ liquid }) => liquidWord(liquid)}
+        nameOf={({ liquid }) => textOf(liquidWord(liquid))}
         blank={(): Plan['liquids'][number] => ({
           liquid: plan.liquids.length === 0 ? 'stock' : 'water',
           ml: 200,
@@ -67,7 +67,7 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
               />
               <WhenStage
                 plan={plan}
-                of={liquidWord(item.liquid)}
+                of={textOf(liquidWord(item.liquid))}
                 value={item.stage}
                 onChange={(stage) => change({ stage })}
               />
@@ -80,7 +80,7 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
             <Select
               aria-label={i === 0 ? t('bench.liquid') : t('bench.liquid-2', { i: i + 1 })}
               value={liquid}
-              options={POURED}
+              options={labelled(POURED)}
               popupMatchSelectWidth={260}
               onChange={(next) => change({ liquid: next })}
             />

@@ -5,7 +5,7 @@ import { useUnits } from '../../shared/use-units';
 import { longDay } from '../../shared/words';
 import styles from './sauce-drawing.module.css';
 import stagesStyles from '../stages.module.css';
-import { rich, t } from '../../language/t';
+import { rich, t, textOf } from '../../language/t';
 
 /** One volume between the open pot and the spoon. */
 export interface SauceBar {
@@ -47,7 +47,7 @@ export function ToFinish({ forecast: { finish } }: { readonly forecast: Forecast
       <h3>{t('bench.to-finish')}</h3>
       <ol>
         {finish.steps.map(({ id, text }) => (
-          <li key={id + text}>{text}</li>
+          <li key={id + textOf(text)}>{textOf(text)}</li>
         ))}
       </ol>
     </section>
@@ -99,7 +99,7 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
   return (
     <section aria-label={t('bench.the-plate')} className={styles['finish']}>
       <h3>{t('bench.on-the-plate')}</h3>
-      <p>{forecast.finish.platingText}</p>
+      <p>{textOf(forecast.finish.platingText)}</p>
       <p className="dim">
         {t('bench.to-of-cooked-meat-servings', {
           mass: print('mass', forecast.yield.cookedGrams[0]),
@@ -111,7 +111,7 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
         <summary>{t('bench.what-is-left-over')}</summary>
         <ul className={stagesStyles['leftovers']}>
           {forecast.leftovers.steps.map((step) => (
-            <li key={step}>{step}</li>
+            <li key={textOf(step)}>{textOf(step)}</li>
           ))}
         </ul>
         {forecast.leftovers.useBy && (

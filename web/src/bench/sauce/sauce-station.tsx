@@ -7,13 +7,13 @@ import { QuantityInput } from '../../shared/quantity-input';
 import { changing, type StationProps } from '../station';
 import styles from './sauce-station.module.css';
 import { Servings } from './servings';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 import { labelled } from '../../language/labelled';
 import { type Message, say } from '@hervir/language';
 
 const thickeners = (): { value: string; label: string }[] => [
   { value: 'none' as const, label: t('bench.nothing') },
-  ...THICKENER_KINDS.map(({ id, name }) => ({ value: id, label: name })),
+  ...THICKENER_KINDS.map(({ id, name }) => ({ value: id, label: textOf(name) })),
 ];
 const BODY_WORDS: Readonly<Record<(typeof BODIES)[number], Message>> = {
   thin: say('bench.body-thin'),

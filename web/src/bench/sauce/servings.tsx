@@ -3,19 +3,17 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../../shared/field';
-import { useUnits } from '../../shared/use-units';
 import { reckoner } from '../../workers/reckoner';
 import type { Answer } from '../../workers/reckoning';
 import type { StationProps } from '../station';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 /** The whole plan for another number of people, with what that changes, before it is taken. */
 export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): ReactNode {
-  const { system } = useUnits();
   const [wanted, setWanted] = useState(plan.servings);
   const scaled = useQuery({
-    queryKey: ['rescale', plan, wanted, system],
-    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => reckoner('beside').rescale(plan, wanted, system),
+    queryKey: ['rescale', plan, wanted],
+    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => reckoner('beside').rescale(plan, wanted),
     enabled: wanted !== plan.servings,
     staleTime: Infinity,
     gcTime: 0,
@@ -42,7 +40,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
             <>
               <ul className="reasons">
                 {scaled.value.changes.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={textOf(line)}>{textOf(line)}</li>
                 ))}
               </ul>
               <Button onClick={() => edit(() => scaled.value.plan)}>{t('bench.make-it-for', { wanted })}</Button>

@@ -4,7 +4,7 @@ import type { KeyboardEvent, ReactNode } from 'react';
 import { MARKS } from '../../shared/verdict';
 import type { LaneItem } from './lane-items';
 import styles from './lanes.module.css';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 /** By what a chip is known to what is dragged. */
 export const chipId = ({ kind, index }: Pick<LaneItem, 'kind' | 'index'>): string => `${kind}-${index}`;
@@ -56,7 +56,7 @@ export function Chip({ item, amount, places, where, open, onOpen, onMove }: Prop
       <span aria-hidden>{MARKS[met ? 'fits' : 'wrong']} </span>
       {item.name}
       {told && ' '}
-      {told && <small>{textureWord(staged.texture)}</small>}
+      {told && <small>{textOf(textureWord(staged.texture))}</small>}
       <span className="visually-hidden">
         {t('bench.not-as-asked-arrow-keys', { where: where.toLowerCase(), met })}
       </span>{' '}

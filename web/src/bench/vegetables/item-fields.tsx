@@ -1,13 +1,13 @@
 import {
-  GRAINS,
   grainById,
+  GRAINS,
   LIMITS,
   placeName,
+  type Plan,
   TEXTURES,
   textureWord,
-  VEGETABLES,
   vegetableById,
-  type Plan,
+  VEGETABLES,
 } from '@hervir/core';
 import { Input, Select } from 'antd';
 import type { ReactNode } from 'react';
@@ -16,8 +16,8 @@ import { OwnName } from '../own-name';
 import { AT_THE_END, placesFor, type LaneItem } from './lane-items';
 import { Outcome } from './outcome';
 import { placesOf } from '../places';
-import { t } from '../../language/t';
-import { say } from '@hervir/language';
+import { t, textOf } from '../../language/t';
+import { lowerFirst, say } from '@hervir/language';
 import { labelled } from '../../language/labelled';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
@@ -36,7 +36,7 @@ interface Props<T> {
 /** Where a vegetable or a grain may go, with the place that Hervir would choose. */
 const placeOptions = (plan: Plan): { value: string; label: string }[] => [
   { value: 'auto', label: t('bench.best-place') },
-  ...placesOf(plan).map((value) => ({ value, label: placeName(plan, value).toLowerCase() })),
+  ...placesOf(plan).map((value) => ({ value, label: lowerFirst(textOf(placeName(plan, value))) })),
 ];
 
 interface HowMuchProps {
@@ -79,13 +79,13 @@ function PlaceOf({ plan, of, place, onPlace }: PlaceProps): ReactNode {
 /** What a vegetable is, how much, how soft, how large, and where it goes in. */
 export function VegetableFields({ plan, number, item, lane, change }: Props<Plan['vegetables'][number]>): ReactNode {
   const { name, usualCm } = vegetableById(item.vegetable);
-  const called = item.name ?? name.toLowerCase();
+  const called = item.name ?? lowerFirst(textOf(name));
   return (
     <div className="item-fields">
       <Select
         aria-label={t('bench.vegetable-2', { number })}
         value={item.vegetable}
-        options={VEGETABLE_OPTIONS}
+        options={labelled(VEGETABLE_OPTIONS)}
         showSearch={{ optionFilterProp: 'label' }}
         popupMatchSelectWidth={220}
         onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
@@ -102,7 +102,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
       <Select
         aria-label={t('bench.texture-of', { called })}
         value={item.texture}
-        options={TEXTURE_OPTIONS}
+        options={labelled(TEXTURE_OPTIONS)}
         popupMatchSelectWidth={150}
         onChange={(texture) => change({ texture })}
       />
@@ -123,13 +123,13 @@ const LAYERS = [
 /** What a grain is, how much, where it goes in, and what raw beans ask for. */
 export function GrainFields({ plan, number, item, lane, change }: Props<Plan['grains'][number]>): ReactNode {
   const { name, note } = grainById(item.grain);
-  const called = item.name ?? name.toLowerCase();
+  const called = item.name ?? lowerFirst(textOf(name));
   return (
     <div className="item-fields">
       <Select
         aria-label={t('bench.grain', { number })}
         value={item.grain}
-        options={GRAIN_OPTIONS}
+        options={labelled(GRAIN_OPTIONS)}
         popupMatchSelectWidth={220}
         onChange={(grain) => change({ grain })}
       />
@@ -146,7 +146,7 @@ export function GrainFields({ plan, number, item, lane, change }: Props<Plan['gr
       )}
       <OwnName of={called} value={item.name} onChange={(own) => change({ name: own })} />
       {lane?.staged && <Outcome plan={plan} item={lane.staged} window={lane.window} />}
-      {note !== '' && <span className="field-note">{note}</span>}
+      {note !== '' && <span className="field-note">{textOf(note)}</span>}
     </div>
   );
 }
@@ -171,7 +171,7 @@ export function OtherFields({ plan, number, item, change }: Omit<Props<Plan['oth
         value={item.place}
         options={places.map((value) => ({
           value,
-          label: value === AT_THE_END ? t('bench.at-the-very-end-2') : placeName(plan, value).toLowerCase(),
+          label: value === AT_THE_END ? t('bench.at-the-very-end-2') : lowerFirst(textOf(placeName(plan, value))),
         }))}
         popupMatchSelectWidth={190}
         onChange={(place) => change({ place })}

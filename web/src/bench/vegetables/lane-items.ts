@@ -15,7 +15,7 @@ import {
 } from '@hervir/core';
 import { placesOf } from '../places';
 import { changedAt } from './plan-lists';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 /** Something that goes in at a stage, by the list of the plan it stands in. */
 export interface LaneItem {
@@ -78,9 +78,9 @@ function laneItems(plan: Plan, forecast: Forecast): LaneItem[] {
   };
   return [
     ...plan.vegetables.map((one, i) =>
-      item('vegetable', i, { ...one, name: one.name ?? vegetableById(one.vegetable).name }),
+      item('vegetable', i, { ...one, name: textOf(one.name ?? vegetableById(one.vegetable).name) }),
     ),
-    ...plan.grains.map((one, i) => item('grain', i, { ...one, name: one.name ?? grainById(one.grain).name })),
+    ...plan.grains.map((one, i) => item('grain', i, { ...one, name: textOf(one.name ?? grainById(one.grain).name) })),
     ...plan.others.map((one, i) => item('other', i, one)),
   ];
 }
@@ -96,8 +96,8 @@ export function lanesOf(plan: Plan, forecast: Forecast): LaneOf[] {
       place !== AT_THE_END && isHotPlace(plan, place) && (stage !== undefined || (own?.minutes ?? null) !== null);
     return {
       place,
-      name: place === AT_THE_END ? t('bench.at-the-very-end') : placeName(plan, place),
-      short: place === AT_THE_END ? t('bench.at-the-end') : placeShort(plan, place),
+      name: textOf(place === AT_THE_END ? t('bench.at-the-very-end') : placeName(plan, place)),
+      short: textOf(place === AT_THE_END ? t('bench.at-the-end') : placeShort(plan, place)),
       minutes: place === 'start' ? forecast.pressureMinutes : hot ? (stage?.minutes ?? own?.minutes ?? 0) : null,
       fixed: place === 'start' ? plan.pressureMinutes !== null : (own?.minutes ?? null) !== null,
       items: items.filter((one) => one.place === place),

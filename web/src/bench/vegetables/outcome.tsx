@@ -1,4 +1,5 @@
-import { inTen, placeName, textureWord, type Plan, type StagedItem } from '@hervir/core';
+import { lowerFirst } from '@hervir/language';
+import { inTen, placeName, type Plan, type StagedItem, textureWord } from '@hervir/core';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useUnits } from '../../shared/use-units';
@@ -7,7 +8,7 @@ import { windowWords } from './lane-geometry';
 import type { LaneItem } from './lane-items';
 import stagesStyles from '../stages.module.css';
 import verdictsStyles from '../verdicts.module.css';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 interface Props {
   readonly plan: Plan;
@@ -24,8 +25,8 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
   return (
     <div className={stagesStyles['outcome']}>
       <Verdict tone={item.met ? 'fits' : 'wrong'}>
-        {placeName(plan, item.place)}: {textureWord(item.texture)}
-        {item.met && item.chance !== null ? ` (${inTen(item.chance)})` : ''}
+        {textOf(placeName(plan, item.place))}: {textOf(textureWord(item.texture))}
+        {item.met && item.chance !== null ? ` (${textOf(inTen(item.chance))})` : ''}
         {size}
         {item.minutesBeforeEnd === null ? '' : t('bench.min-9', { minutesBeforeEnd: item.minutesBeforeEnd })}
         {item.missingMl > 0 ? t('bench.of-water-missing', { volume: print('volume', item.missingMl) }) : ''}
@@ -36,7 +37,9 @@ export function Outcome({ plan, item, window, onSize }: Props): ReactNode {
       <span className="field-note">
         {t('bench.elsewhere', {
           list: item.elsewhere
-            .map(({ place, texture }) => `${placeName(plan, place).toLowerCase()}, ${textureWord(texture)}`)
+            .map(
+              ({ place, texture }) => `${lowerFirst(textOf(placeName(plan, place)))}, ${textOf(textureWord(texture))}`,
+            )
             .join('; '),
         })}
       </span>

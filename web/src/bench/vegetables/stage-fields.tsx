@@ -17,7 +17,7 @@ import { useUnits } from '../../shared/use-units';
 import type { Edit } from '../station';
 import { withoutStage } from './plan-changes';
 import styles from '../stages.module.css';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 import { type Message, say } from '@hervir/language';
 import { labelled } from '../../language/labelled';
 
@@ -52,8 +52,8 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
   const pressure = stage.kind === 'pressure';
   const method = stage.release?.method ?? 'quick';
   return (
-    <fieldset className={styles['stage-fields']} aria-label={name}>
-      <legend>{name}</legend>
+    <fieldset className={styles['stage-fields']} aria-label={textOf(name)}>
+      <legend>{textOf(name)}</legend>
       <Field label={t('bench.minutes')}>
         {(field) => (
           <NumberInput
@@ -145,7 +145,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
             aria-label={t('bench.name-of-the-stage')}
             value={stage.name ?? ''}
             maxLength={60}
-            placeholder={name}
+            placeholder={textOf(name)}
             onChange={({ target }) => change({ name: target.value === '' ? undefined : target.value })}
           />
           <Button type="text" onClick={() => edit((before) => withoutStage(before, id))}>

@@ -1,6 +1,6 @@
 import { isMovable, type CurvePoint, type Forecast, type ScheduledTask } from '@hervir/core';
 import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 import { type Message, say } from '@hervir/language';
 
 /** The lanes above the curve, top to bottom. */
@@ -103,7 +103,7 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
     case 'board':
       return as(work.board === 'meat' ? 'meat' : 'herb', work.board);
     case 'later-board':
-      return as('herb', label);
+      return as('herb', textOf(label));
     case 'heat':
       return as('ember-soft', t('shared.heat'));
     case 'sear':
@@ -145,12 +145,12 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
     case 'put-away':
       return work.move === 'ice-bath' ? as('steam-soft', t('shared.in-ice-water')) : as('ember-soft', t('shared.away'));
     case 'day':
-      return as(work.move === 'warm' ? 'steam-soft' : handsOn, label);
+      return as(work.move === 'warm' ? 'steam-soft' : handsOn, textOf(label));
     case 'apart':
     case 'cook-apart':
-      return as('brass', label);
+      return as('brass', textOf(label));
     case 'side':
-      return as(resource === 'board' ? 'herb' : handsOn, label);
+      return as(resource === 'board' ? 'herb' : handsOn, textOf(label));
   }
 }
 
@@ -175,10 +175,10 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
     if (before && before.label === label && Math.abs(before.end - task.startMinute) < 0.01) {
       before.end = end;
       before.last = task;
-      before.title = `${before.title}; ${task.label}`;
+      before.title = `${before.title}; ${textOf(task.label)}`;
       return;
     }
-    found.push({ task, last: task, lane, tone, label, title: task.label, start: task.startMinute, end });
+    found.push({ task, last: task, lane, tone, label, title: textOf(task.label), start: task.startMinute, end });
   };
   for (const task of tasks) {
     const { tone, label, sauteing } = drawnAs(task);

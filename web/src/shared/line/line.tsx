@@ -11,7 +11,7 @@ import { PressureHandle } from './pressure-handle';
 import { StageHandle } from './stage-handle';
 import { usePressureDrag } from './use-pressure-drag';
 import styles from './line.module.css';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 interface Props {
   readonly forecast: Forecast;
@@ -44,7 +44,7 @@ function pinSpreads({ clock }: Forecast, odds: DinnerOdds): { readonly p10: numb
 /** In words, for who cannot see it and for print. */
 export function lineInWords(forecast: Forecast, print: (kind: 'temperature', value: number) => string): string {
   const steps = forecast.clock.tasks.map(
-    (task) => `${timeAt(forecast, task.startMinute)} ${task.label}, ${printDuration(task.minutes)}`,
+    (task) => `${timeAt(forecast, task.startMinute)} ${textOf(task.label)}, ${printDuration(task.minutes)}`,
   );
   return t('shared.the-pot-works-at-when', {
     temperature: print('temperature', forecast.pot.workingC),

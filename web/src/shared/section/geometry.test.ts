@@ -1,4 +1,3 @@
-import { printerFor } from '@hervir/language';
 import { forecast, newPlan, sectionsOf, type Plan } from '@hervir/core';
 import { sectionGeometry } from './geometry';
 

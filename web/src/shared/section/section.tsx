@@ -1,4 +1,4 @@
-import { printerFor, say } from '@hervir/language';
+import { quantity, say } from '@hervir/language';
 import { sectionsOf, type Forecast, type SectionStage } from '@hervir/core';
 import { Segmented } from 'antd';
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
@@ -7,7 +7,7 @@ import { useUnits } from '../use-units';
 import { LEVEL_TONES, MARKS } from '../verdict';
 import { NARROW, sectionGeometry } from './geometry';
 import { PotDrawing, STUCK_PX } from './pot-drawing';
-import { t } from '../../language/t';
+import { t, textOf } from '../../language/t';
 
 const TONE = { safe: 'var(--herb)', watch: 'var(--brass)', likely: 'var(--ember)' } as const;
 const WORD = { safe: say('shared.safe'), watch: say('shared.watch-it'), likely: say('shared.burns') } as const;
@@ -22,8 +22,8 @@ interface Props {
 /** The pot cut open, to scale, stage by stage. */
 export function SectionDrawing({ forecast, height, onStation }: Props): ReactNode {
   const [box, width] = useWidth();
-  const { system, print } = useUnits();
-  const sections = useMemo(() => sectionsOf(forecast), [forecast, system]);
+  const { print } = useUnits();
+  const sections = useMemo(() => sectionsOf(forecast), [forecast]);
   const [wanted, setWanted] = useState<SectionStage>('lid-on');
   const section = sections.find(({ stage }) => stage === wanted) ?? sections.find(({ stage }) => stage === 'lid-on');
   if (!section) return null;
@@ -62,11 +62,11 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
         className="choice section-stages"
         aria-label={t('shared.moment-of-the-section')}
         value={stage}
-        options={sections.map((one) => ({ value: one.stage, label: one.title }))}
+        options={sections.map((one) => ({ value: one.stage, label: textOf(one.title) }))}
         onChange={setWanted}
       />
       <div ref={box} className="section-box">
-        <p className="visually-hidden">{section.text}</p>
+        <p className="visually-hidden">{textOf(section.text)}</p>
         {g && (
           <svg
             width={width}
@@ -76,7 +76,7 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
             aria-label={t('shared.the-section')}
           >
             <text x={2} y={14}>
-              <tspan className="section-figure">{printerFor(system).litres(fill.litres)}</tspan>
+              <tspan className="section-figure">{textOf(quantity('litres', fill.litres))}</tspan>
               <tspan dx={8} style={over ? { fill: 'var(--ember)', fontWeight: 700 } : {}}>
                 {t('shared.full-over-the-line', { value: over ? '■ ' : '', share: Math.round(fill.share * 100), over })}
               </tspan>
