@@ -40,7 +40,9 @@ const config = {
       // What the reckoning says is English at once in its own tests.
       moduleNameMapper: { '^@hervir/language/message$': '<rootDir>/src/testing/said-in-english.ts' },
     }),
-    project('contract'),
+    project('contract', {
+      moduleNameMapper: { '^@hervir/language/message$': '<rootDir>/../core/src/testing/said-in-english.ts' },
+    }),
     project('server', {
       transform: { '^.+\\.[cm]?[jt]s$': swc(true) },
       setupFiles: ['reflect-metadata'],

@@ -27,6 +27,7 @@ import { settingsSchema, UNIT_SYSTEMS } from './kitchen';
 import { logEntrySchema, RESULTS } from './log';
 import { cookerSchema, parsePlan, wallClock } from './plan';
 import { rehearsalActSchema } from './rehearsal';
+import { textSchema } from './text';
 
 /** A whole kitchen in one file. */
 export const BACKUP_FORMAT = 'hervir/backup';
@@ -44,20 +45,20 @@ const movesSchema = z.array(z.looseObject({ kind: z.string().max(40) })).max(60)
 const guideStepCore = {
   id: sentence,
   task: sentence,
-  title: sentence,
-  detail: sentence,
-  button: sentence,
+  title: textSchema,
+  detail: textSchema,
+  button: textSchema,
   done,
   minutes,
   counts: z.boolean(),
   handsOn: z.boolean(),
   alarm: z.enum(GUIDE_ALARMS),
   skips: z.number().int().min(0).max(200),
-  otherwise: z.looseObject({ button: sentence, done, skips: z.number().int().min(0).max(200) }).nullable(),
+  otherwise: z.looseObject({ button: textSchema, done, skips: z.number().int().min(0).max(200) }).nullable(),
   earlyFromMinute: minutes.nullable(),
   runsFrom: sentence.nullable(),
   endsByItself: z.boolean(),
-  caution: sentence.nullable(),
+  caution: textSchema.nullable(),
   waitMinutes: minutes,
   spareMinutes: minutes.optional(),
 };
@@ -73,7 +74,7 @@ const guideStepSchemaV1 = z.looseObject({ ...guideStepCore, section: z.enum(SECT
 
 const AGAIN: readonly (keyof AgainSteps)[] = ['clear', 'lock', 'pin', 'pressure', 'vent', 'pinDown', 'open', 'check'];
 
-const trackStepCore = { id: sentence, title: sentence, minutes, handsOn: z.boolean(), beforeDinner: minutes };
+const trackStepCore = { id: sentence, title: textSchema, minutes, handsOn: z.boolean(), beforeDinner: minutes };
 
 const guideCore = {
   format: z.literal('hervir/guide'),
@@ -90,7 +91,7 @@ function guideOfSteps<S extends z.ZodType, T extends z.ZodType, V extends number
     ...guideCore,
     version: z.literal(version),
     steps: z.array(step).min(1).max(300),
-    tracks: z.array(z.looseObject({ id: sentence, name: sentence, steps: z.array(trackStep).max(100) })).max(40),
+    tracks: z.array(z.looseObject({ id: sentence, name: textSchema, steps: z.array(trackStep).max(100) })).max(40),
     again: z.looseObject(Object.fromEntries(AGAIN.map((key) => [key, step]))),
   });
 }
@@ -139,14 +140,14 @@ export const debriefSchema = z.looseObject({
     .array(
       z.looseObject({
         topic: sentence,
-        title: sentence,
-        planned: sentence,
-        was: sentence,
+        title: textSchema,
+        planned: textSchema,
+        was: textSchema,
         good: z.boolean(),
       }),
     )
     .max(50),
-  differently: z.array(sentence).max(10),
+  differently: z.array(textSchema).max(10),
 });
 
 /** What a factor was weighed at, now and while only the factor was learnt. */

@@ -1,3 +1,4 @@
+import { inWords } from './language/speech';
 import { readPlan } from '@hervir/contract';
 import { forecast } from '@hervir/core';
 import fc from 'fast-check';
@@ -13,7 +14,8 @@ function unreckoned(value: unknown, path = ''): string[] {
 /** What is wrong with the answer to a plan; nothing where it was reckoned in figures, or refused with its field. */
 function wrongWith(input: unknown): string[] {
   const read = readPlan(input);
-  if (!read.ok) return read.faults.flatMap(({ path, problem }) => (path === '' ? [`no field: ${problem}`] : []));
+  if (!read.ok)
+    return read.faults.flatMap(({ path, problem }) => (path === '' ? [`no field: ${inWords(problem)}`] : []));
   return unreckoned(forecast(read.value)).slice(0, 5);
 }
 

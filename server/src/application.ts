@@ -128,11 +128,12 @@ async function create(config: Config, database: OpenDatabase): Promise<NestExpre
   );
   app.useLogger(app.get(Logger));
   app.disable('x-powered-by');
+  // Before anything that may refuse: a refusal is in words too.
+  app.use(speak);
   app.use(ownHostOnly({ ...config, extraHosts: [...config.extraHosts, ...(config.lan?.hosts ?? [])] }), headers());
   app.use(...door(app.get(Pairing), () => authorityOf(config.dataFolder)));
   // Files were squeezed when they were built; answers are squeezed quickly.
   app.use(compression({ level: 1, filter: notStreamed }));
-  app.use(speak);
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (STREAMED.test(request.path)) next();
     else parsers.find(([path]) => path.test(request.path))?.[1](request, response, next);

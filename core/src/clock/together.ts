@@ -40,7 +40,7 @@ const endOf = ({ startMinute, minutes }: ScheduledTask<string>): number => start
 
 const inPot = <T extends Pick<ScheduledTask<string>, 'resource' | 'startMinute'>>(tasks: readonly T[]): T[] =>
   tasks
-    .filter(({ resource }) => resource === 'pot' || resource.startsWith('pot of '))
+    .filter(({ resource }) => resource === 'pot' || resource.startsWith('pot:'))
     .sort((a, b) => a.startMinute - b.startMinute);
 
 /** The first thing a braise does in its pot; undefined where it needs none. */
@@ -82,7 +82,7 @@ export function together(braises: readonly Together[]): Beside[] {
         // A pot is free again when all that was in it has left it.
         ...(previous && last !== undefined && task.id === first ? [own(previous.id, last)] : []),
       ],
-      resource: task.resource === 'pot' ? (`pot of ${pot}` as const) : task.resource,
+      resource: task.resource === 'pot' ? (`pot:${pot}` as const) : task.resource,
       endsBefore: (lastMeal - Date.parse(clock.eatAt)) / 60_000,
     }));
   });

@@ -34,7 +34,7 @@ const ROWS: readonly Row[] = [
   ['swede', say('as-sold.swede'), say('as-sold.swedes'), 0.83, 'piece', 600],
   ['beetroot', say('as-sold.beetroot'), say('as-sold.beetroots'), 0.8, 'piece', 150],
   ['squash', say('as-sold.winter-squash'), say('as-sold.winter-squashes'), 0.7, 'piece', 1200],
-  ['onion-quarter onion', say('as-sold.onion'), say('as-sold.onions'), 0.88, 'piece', 130],
+  ['onion-quarter|onion', say('as-sold.onion'), say('as-sold.onions'), 0.88, 'piece', 130],
   ['onion-small', say('as-sold.small-onion'), say('as-sold.small-onions'), 0.85, 'piece', 35],
   ['shallot', say('as-sold.shallot'), say('as-sold.shallots'), 0.85, 'piece', 35],
   ['spring-onion', say('as-sold.bunch-of-spring-onions'), say('as-sold.bunches-of-spring-onions'), 0.75, 'bunch', 120],
@@ -46,7 +46,7 @@ const ROWS: readonly Row[] = [
   ['green-bean', say('as-sold.green-beans'), say('as-sold.green-beans'), 0.9, 'weight', 0],
   ['pea', say('as-sold.peas'), say('as-sold.peas'), 1, 'weight', 0],
   ['mushroom', say('as-sold.mushrooms'), say('as-sold.mushrooms'), 0.95, 'weight', 0],
-  ['sweet-pepper pepper', say('as-sold.sweet-pepper'), say('as-sold.sweet-peppers'), 0.82, 'piece', 170],
+  ['sweet-pepper|pepper', say('as-sold.sweet-pepper'), say('as-sold.sweet-peppers'), 0.82, 'piece', 170],
   ['tomato', say('as-sold.tomato'), say('as-sold.tomatoes'), 0.97, 'piece', 110],
   ['courgette', say('as-sold.courgette'), say('as-sold.courgettes'), 0.95, 'piece', 220],
   ['plantain-green', say('as-sold.green-plantain'), say('as-sold.green-plantains'), 0.65, 'piece', 250],
@@ -58,20 +58,20 @@ const ROWS: readonly Row[] = [
   ['broccoli', say('as-sold.head-of-broccoli'), say('as-sold.heads-of-broccoli'), 0.65, 'head', 400],
   ['brussels-sprout', say('as-sold.brussels-sprouts'), say('as-sold.brussels-sprouts'), 0.9, 'weight', 0],
   ['ginger', say('as-sold.ginger'), say('as-sold.ginger'), 0.9, 'weight', 0],
-  ['garlic garlic-head', say('as-sold.head-of-garlic'), say('as-sold.heads-of-garlic'), 0.87, 'head', 55],
+  ['garlic|garlic-head', say('as-sold.head-of-garlic'), say('as-sold.heads-of-garlic'), 0.87, 'head', 55],
   ['parsley', say('as-sold.bunch-of-parsley'), say('as-sold.bunches-of-parsley'), 0.75, 'bunch', 50],
   ['coriander-leaf', say('as-sold.bunch-of-coriander'), say('as-sold.bunches-of-coriander'), 0.75, 'bunch', 50],
   ['mint', say('as-sold.bunch-of-mint'), say('as-sold.bunches-of-mint'), 0.6, 'bunch', 30],
   ['thyme', say('as-sold.bunch-of-thyme'), say('as-sold.bunches-of-thyme'), 1, 'bunch', 20],
   ['rosemary', say('as-sold.bunch-of-rosemary'), say('as-sold.bunches-of-rosemary'), 1, 'bunch', 20],
   ['sage', say('as-sold.bunch-of-sage'), say('as-sold.bunches-of-sage'), 1, 'bunch', 20],
-  ['plum-tomato chopped-tomato', say('as-sold.tin-of-tomatoes'), say('as-sold.tins-of-tomatoes'), 1, 'tin', 400],
+  ['plum-tomato|chopped-tomato', say('as-sold.tin-of-tomatoes'), say('as-sold.tins-of-tomatoes'), 1, 'tin', 400],
   ['coconut-milk', say('as-sold.tin-of-coconut-milk'), say('as-sold.tins-of-coconut-milk'), 1, 'tin', 400],
 ];
 
 const BY_ID: ReadonlyMap<string, AsSold> = new Map(
   ROWS.flatMap(([ids, name, plural, left, soldBy, eachG]) =>
-    ids.split(' ').map((id) => [id, { name, plural, left, soldBy, eachG }] as const),
+    ids.split('|').map((id) => [id, { name, plural, left, soldBy, eachG }] as const),
   ),
 );
 

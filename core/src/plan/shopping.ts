@@ -52,7 +52,7 @@ function lineOf({ kind, food, name, grams, ml }: Portion, plan: number): Gathere
   const sold = food === null || kind === 'meat' || kind === 'grain' ? null : asSold(food);
   const called = sold?.plural ?? AS_BOUGHT[food ?? ''] ?? name;
   return {
-    id: `${aisle}:${typeof called === 'string' ? called : JSON.stringify(called)}`,
+    id: `${aisle}:${typeof called === 'object' && 'code' in called ? called.code : JSON.stringify(called)}`,
     aisle,
     name: called,
     grams: grams === null ? null : grams / (sold?.left ?? 1),

@@ -119,7 +119,7 @@ function shapeWatch(report: (fault: Fault) => void): (token: ParsedTokenInfo) =>
   let isKey = false;
   let awaited: { readonly path: string; readonly token: TokenType; readonly allowed: Text } | null = null;
   return ({ token, value }) => {
-    if (depth === 0 && token !== TokenType.LEFT_BRACE) report(shapeFault('', 'a backup of Hervir'));
+    if (depth === 0 && token !== TokenType.LEFT_BRACE) report(shapeFault('', say('backup-file.a-backup-of-hervir')));
     const opens = token === TokenType.LEFT_BRACE || token === TokenType.LEFT_BRACKET;
     if (awaited !== null && token !== TokenType.COLON) {
       if (token !== awaited.token) report(shapeFault(awaited.path, awaited.allowed));
@@ -202,7 +202,8 @@ export async function readBackupFile(
       holds[table] += 1;
       const wrong = rowFaults(table, value);
       for (const fault of wrong) report(faultAt(table, place, fault));
-      if (table === 'settings' && place > 0) report(shapeFault(`tables.settings[${place}]`, 'one row of settings'));
+      if (table === 'settings' && place > 0)
+        report(shapeFault(`tables.settings[${place}]`, say('backup-file.one-row-of-settings')));
       if (wrong.length === 0) take.row(table, value as unknown as BackupRow);
     }
   };

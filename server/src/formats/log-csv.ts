@@ -1,3 +1,5 @@
+import { say } from '@hervir/language';
+import { inWords } from '../language/speech';
 import { createHash } from 'node:crypto';
 import { logEntrySchema, readBy, type Fault, type LogEntry } from '@hervir/contract';
 import { CUTS, cutById, cutTitle, FORMS, GRADES } from '@hervir/core';
@@ -253,7 +255,7 @@ function completed(
     id: flat['id'] ?? idOf(row),
     source: flat['source'] ?? 'imported',
     servedAt: flat['servedAt'],
-    name: flat['name'] ?? (cut === undefined ? '' : cutTitle(cutById(cut.id))),
+    name: flat['name'] ?? (cut === undefined ? '' : inWords(cutTitle(cutById(cut.id)))),
     cut: flat['cut'],
     form: flat['form'] ?? cut?.forms[0],
     cooker: flat['cooker'] ?? '',
@@ -290,7 +292,7 @@ const headingAt = (path: string): string =>
  */
 export function readLogCsv(text: string, reader: Reader = { language: 'en' }): CsvReading {
   const faults: Fault[] = [];
-  const say = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
+  const report = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
   const entries: LogEntry[] = [];
   const seen = new Map<string, number>();
   const table = text.replace(/^\uFEFF/, '');
@@ -307,7 +309,12 @@ export function readLogCsv(text: string, reader: Reader = { language: 'en' }): C
   }
   const rows = data.length - first - 1;
   if (rows > MOST_ROWS) {
-    return { entries, faults: [{ path: '', problem: `${rows} lines`, allowed: `up to ${MOST_ROWS}` }] };
+    return {
+      entries,
+      faults: [
+        { path: '', problem: say('log-csv.lines', { rows }), allowed: say('log-csv.up-to', { most: MOST_ROWS }) },
+      ],
+    };
   }
   const there = COLUMNS.flatMap((column) => {
     const i = place.get(column.heading);
@@ -333,14 +340,18 @@ export function readLogCsv(text: string, reader: Reader = { language: 'en' }): C
     const checked = readBy(logEntrySchema, completed(draft, row));
     if (!checked.ok) {
       for (const { path, problem, allowed } of checked.faults) {
-        say({ path: `line ${here}, ${headingAt(path)}`, problem, allowed });
+        report({ path: `line ${here}, ${headingAt(path)}`, problem, allowed });
       }
       return;
     }
     const { id } = checked.value;
     const before = seen.get(id);
     if (before !== undefined) {
-      say({ path: `line ${here}, id`, problem: `is that of line ${before} too`, allowed: 'one line a cook' });
+      report({
+        path: `line ${here}, id`,
+        problem: say('log-csv.is-that-of-line', { before }),
+        allowed: say('log-csv.one-line-a-cook'),
+      });
       return;
     }
     seen.set(id, here);
@@ -348,7 +359,7 @@ export function readLogCsv(text: string, reader: Reader = { language: 'en' }): C
   });
   for (const { row, message, code } of errors) {
     if (code === 'UndetectableDelimiter') continue;
-    say({ path: `line ${(row ?? 0) + 1}`, problem: message, allowed: 'comma-separated values (RFC 4180)' });
+    report({ path: `line ${(row ?? 0) + 1}`, problem: message, allowed: say('log-csv.comma-separated-values') });
   }
   return { entries: faults.length > 0 ? [] : entries, faults };
 }

@@ -1,3 +1,4 @@
+import { inWords, speaking } from '../language/speech';
 import { forecast, newPlan, SIDES } from '@hervir/core';
 import { recipeJsonLd, recipeMarkdown } from './recipe-out';
 
@@ -9,32 +10,43 @@ const ahead = forecast({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'ove
 
 describe('a plan that is cooked ahead, written out', () => {
   test('as a card of text: both days, and the cautions of each at their step', () => {
-    const card = recipeMarkdown(ahead, 'metric');
+    const card = recipeMarkdown(ahead, speaking('en'));
     expect(card).toMatch(
       /Begin \d\d:\d\d to have it in the fridge at 19:00; on 2027-01-17 begin \d\d:\d\d to eat at 19:00/,
     );
     const parts = [...card.matchAll(/^## (.*)$/gm)].map(([, name]) => name);
-    expect(parts.indexOf('On the day')).toBeGreaterThan(parts.indexOf('put-away'));
-    expect(card).toMatch(/On the day: warm\n\n[^#]*74 °C in the middle, and only once/);
+    expect(parts.indexOf('On the day')).toBeGreaterThan(parts.indexOf('Put away'));
+    expect(card).toMatch(/On the day: Warm through\n\n[^#]*74 °C in the middle, and only once/);
     expect(card).toMatch(/Carrot: boil in salted water/);
-    expect(recipeMarkdown(forecast(plan), 'metric')).not.toMatch(/fridge at|On the day/);
+    expect(recipeMarkdown(forecast(plan), speaking('en'))).not.toMatch(/fridge at|On the day/);
   });
 
   test('a side dish has its steps, also where all is eaten the same evening', () => {
-    const polenta = SIDES.find(({ name }) => name === 'Polenta');
+    const polenta = SIDES.find(({ name }) => inWords(name) === 'Polenta');
     if (!polenta) throw new Error('there are side dishes');
-    const card = recipeMarkdown(forecast({ ...plan, sides: [{ ...polenta, tasks: [...polenta.tasks] }] }), 'metric');
+    const card = recipeMarkdown(
+      forecast({
+        ...plan,
+        sides: [
+          {
+            name: inWords(polenta.name),
+            tasks: polenta.tasks.map((task) => ({ ...task, label: inWords(task.label) })),
+          },
+        ],
+      }),
+      speaking('en'),
+    );
     const [, told = ''] = /## Beside\n\n([^#]*)/.exec(card) ?? [];
-    expect(told).toContain(`${polenta.name}: `);
-    for (const { label } of polenta.tasks) expect(told).toContain(label);
-    expect(recipeMarkdown(forecast(plan), 'metric')).not.toContain('## Beside');
+    expect(told).toContain(`${inWords(polenta.name)}: `);
+    for (const { label } of polenta.tasks) expect(told).toContain(inWords(label));
+    expect(recipeMarkdown(forecast(plan), speaking('en'))).not.toContain('## Beside');
   });
 
   test('as a recipe file every part has its steps', () => {
-    const { recipeInstructions } = recipeJsonLd(ahead, 'metric') as unknown as {
+    const { recipeInstructions } = recipeJsonLd(ahead, speaking('en')) as unknown as {
       recipeInstructions: { name: string; itemListElement: unknown[] }[];
     };
-    expect(recipeInstructions.map(({ name }) => name)).toEqual(expect.arrayContaining(['put-away', 'On the day']));
+    expect(recipeInstructions.map(({ name }) => name)).toEqual(expect.arrayContaining(['Put away', 'On the day']));
     for (const { itemListElement } of recipeInstructions) expect(itemListElement.length).toBeGreaterThan(0);
   });
 });

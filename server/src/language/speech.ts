@@ -62,7 +62,8 @@ export function speak(request: Request, response: Response, next: NextFunction):
   const said = request.query['language'];
   const language = languageOf(typeof said === 'string' ? said : request.headers['accept-language']);
   const json = response.json.bind(response);
-  response.json = (body: unknown) => json(speaking(language).spell(body));
+  // The description of the interface speaks of messages and holds none.
+  if (request.path !== '/api/openapi.json') response.json = (body: unknown) => json(speaking(language).spell(body));
   ofRequest.run(language, next);
 }
 

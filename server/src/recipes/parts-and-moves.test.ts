@@ -1,7 +1,11 @@
 import { readPlan, readRecipeFile, type RecipeReading } from '@hervir/contract';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN, forecast, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
-import { readRecipe, type PutRight } from './read-recipe';
+import { speaking } from '../language/speech';
+import { readRecipe as readRecipeNow, type PutRight } from './read-recipe';
+
+/** As it leaves: every message of it in words. */
+const readRecipe: typeof readRecipeNow = (...of) => speaking('en').spell(readRecipeNow(...of));
 
 // Recipes written for the purpose, in the ways people write; what is expected of them is common practice.
 

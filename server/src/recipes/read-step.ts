@@ -46,7 +46,7 @@ export const LEAST_COOKING = 15;
 export const WAY_WORDS: Readonly<Record<Way, Text>> = {
   pressure: say('read-step.under-pressure'),
   oven: say('read-step.in-the-oven'),
-  simmer: 'simmering',
+  simmer: say('read-step.simmering'),
   'slow-cooker': say('read-step.in-a-slow-cooker-on'),
   'slow-cooker-high': say('read-step.in-a-slow-cooker-on-high'),
 };

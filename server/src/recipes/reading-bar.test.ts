@@ -1,3 +1,4 @@
+import { speaking } from '../language/speech';
 import type { RecipeReading } from '@hervir/contract';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -17,8 +18,11 @@ import { recipeJsonLd } from '../formats/recipe-out';
 import { amountOf } from './amounts';
 import { takenAs } from './ingredient-words';
 import { FOODS } from './lexicon';
-import { readRecipe } from './read-recipe';
+import { readRecipe as readRecipeNow } from './read-recipe';
 import { readStep } from './read-step';
+
+/** As it leaves: every message of it in words. */
+const readRecipe: typeof readRecipeNow = (...of) => speaking('en').spell(readRecipeNow(...of));
 
 interface Sentence {
   readonly text: string;
@@ -112,7 +116,7 @@ function judged(line: RecipeReading['lines'][number] | undefined, wanted: string
   const ways = what.split('/');
   const { as, grams, guess } = line;
   const id = 'id' in as ? `${as.kind}:${as.id}` : as.kind;
-  const unsure = as.kind === 'unknown' || /unsure|usual|ask|which/i.test(guess ?? '');
+  const unsure = as.kind === 'unknown' || /unsure|usual|ask|which/i.test(String(guess ?? ''));
   const right = ways.some((way) => {
     if (way === 'b' || way === 'out') return as.kind === 'by-taste' || (way === 'out' && as.kind === 'unknown');
     if (way === 'x') return as.kind === 'unknown' || as.kind === 'by-taste';
@@ -231,7 +235,7 @@ test('what Hervir writes out comes back as the same plan: one for each cut, with
         stages,
       };
       for (const system of ['metric', 'us'] as const) {
-        const written = JSON.stringify(recipeJsonLd(forecast(plan), system));
+        const written = JSON.stringify(recipeJsonLd(forecast(plan), speaking('en', system)));
         const read = readRecipe(written, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
         expect(read.plan).toEqual({ ...plan, serveAt: null, moved: {}, learnt: undefined });
       }
@@ -241,7 +245,7 @@ test('what Hervir writes out comes back as the same plan: one for each cut, with
 
 test('a plan that a recipe carries and that cannot be read is left out, and its lines are read', () => {
   const plan = newPlan({ cut: 'beef-shin', form: 'slices', grams: 1300 });
-  const written = recipeJsonLd(forecast(plan), 'metric') as unknown as Record<string, { text: string }>;
+  const written = recipeJsonLd(forecast(plan), speaking('en', 'metric')) as unknown as Record<string, { text: string }>;
   const broken = { ...written, isBasedOn: { ...written['isBasedOn'], text: '{"format":"soup"}' } };
   const read = readRecipe(JSON.stringify(broken), {
     cooker: DEFAULT_COOKER,

@@ -16,7 +16,7 @@ const status = (asked: Promise<unknown>): Promise<number> =>
 describe('work beside the requests', () => {
   test('comes back as if it had been done here', async () => {
     const plan = newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 });
-    const { forecast, guide } = await workers.guide(plan, 'us');
+    const { forecast, guide } = await workers.guide(plan);
     expect(forecast.plan).toEqual(JSON.parse(JSON.stringify(plan)));
     expect(guide.steps.length).toBeGreaterThan(10);
   });
@@ -24,7 +24,7 @@ describe('work beside the requests', () => {
   test('what a cook can mend comes back as faults: of a plan that reads, and of one that is kept and refused', async () => {
     expect(await workers.readPlan({ format: 'hervir/braise' })).toMatchObject({ ok: false });
     const impossible = newPlan({ cut: 'goat-neck', form: 'slices', grams: 100 });
-    const asked = workers.forecast({ ...impossible, meat: { ...impossible.meat, trimGrams: 95 } }, 'metric');
+    const asked = workers.forecast({ ...impossible, meat: { ...impossible.meat, trimGrams: 95 } });
     await expect(asked).rejects.toMatchObject({
       response: { faults: [expect.objectContaining({ path: 'meat.trimGrams' })] },
     });

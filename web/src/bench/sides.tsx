@@ -76,7 +76,7 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
           placeholder={t('bench.add-a-side-dish')}
           style={{ width: 'min(100%, 12.5rem)' }}
           options={[
-            ...SIDES.map(({ name }) => ({ value: name, label: textOf(name) })),
+            ...SIDES.map(({ name }) => ({ value: textOf(name), label: textOf(name) })),
             { value: OWN, label: t('bench.one-of-my-own') },
           ]}
           onChange={(name: string | null) => name !== null && add(name)}

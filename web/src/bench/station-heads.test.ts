@@ -1,8 +1,9 @@
+import { printQuantity, type QuantityKind } from '@hervir/language';
 import { dinnerOdds, forecast, inTen, newPlan, type DinnerOdds, type Plan } from '@hervir/core';
 import { stationHeads, type StationHead } from './station-heads';
+import { textOf } from '../language/t';
 
-const metric = printerFor('metric');
-const quantity: (typeof metric)['quantity'] = (kind, value) => metric.quantity(kind, value);
+const quantity = (kind: QuantityKind, value: number): string => printQuantity(kind, value, 'metric');
 const neck: Plan = {
   ...newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 }),
   deglaze: { liquid: 'cider', ml: 150, scraped: true },
@@ -25,7 +26,7 @@ describe('the heads of the stations', () => {
     expect(clock(neck)).toMatchObject({ tone: 'watch', verdict: 'no dinner time' });
     expect(clock({ ...neck, serveAt })).toMatchObject({ tone: 'none', verdict: '19:00' });
     const odds = dinnerOdds(forecast({ ...neck, serveAt }));
-    expect(clock({ ...neck, serveAt }, odds)?.verdict).toBe(`19:00: ${inTen(odds.inTime)}`);
+    expect(clock({ ...neck, serveAt }, odds)?.verdict).toBe(`19:00: ${textOf(inTen(odds.inTime))}`);
     const cooked: Plan = {
       ...neck,
       serveAt,

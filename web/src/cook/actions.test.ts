@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { textOf } from '../language/t';
 import { cookState, type CookEvent, type CookEventKind, type CookEventPayload } from '@hervir/core';
 import { aCook } from '../testing/kitchen';
 import { actionsVia, lastWords } from './actions';
@@ -77,7 +78,7 @@ describe('what undo would take back, in the words of what was pressed', () => {
   });
 
   test.each<[string, readonly [CookEventKind, CookEventPayload?], string | undefined]>([
-    ['a step', firstDone, first?.button],
+    ['a step', firstDone, first && textOf(first.button)],
     ['a minute', ['minutesAdded', { step: first?.id, minutes: 1 }], '1 min more'],
     ['not yet', ['notYet', { step: first?.id }], 'not yet'],
     ['a burn', ['burn'], 'burn'],
@@ -90,7 +91,7 @@ describe('what undo would take back, in the words of what was pressed', () => {
 
   test('after an undo it is what was there before', () => {
     const secondDone = [second?.done ?? 'stepDone', { step: second?.id }] as const;
-    expect(lastWords(cook(firstDone, secondDone, ['undone', { event: 'e1' }]))).toBe(first?.button);
+    expect(lastWords(cook(firstDone, secondDone, ['undone', { event: 'e1' }]))).toBe(first && textOf(first.button));
   });
 
   test('what a linked cooker told is marked as such', () => {

@@ -1,5 +1,6 @@
 import { cookState, forecast, guideOf, newPlan, type CookEvent } from '@hervir/core';
 import { happenedIn } from './happened';
+import { textOf } from '../language/t';
 
 const START = Date.parse('2027-01-17T15:00:00Z');
 const guide = guideOf(forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })));
@@ -30,7 +31,7 @@ describe('what happened, as it was pressed', () => {
         ['d', 'burn'],
         ['e', 'note', { text: 'more bay' }],
       ),
-    ).toEqual(['Begun', first?.button, 'It is too salty', 'It burnt: the heat went off', 'more bay']);
+    ).toEqual(['Begun', first && textOf(first.button), 'It is too salty', 'It burnt: the heat went off', 'more bay']);
   });
 
   test('what was taken back is not there, and is again where that was taken back too', () => {

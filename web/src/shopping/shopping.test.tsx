@@ -19,7 +19,7 @@ test('a plan from the bench is bought for as sold, ticked, and copied without wh
   expect(greens.textContent).toMatch(/Carrots\s*2 \(about 1[12]\d g\)/);
   expect(within(await screen.findByRole('region', { name: 'Meat' })).getByText('Goat neck')).toBeTruthy();
   await user.click(within(greens).getByRole('checkbox', { name: /Carrots/ }));
-  expect(useShopping.getState().ticked).toEqual(['greens:carrots']);
+  expect(useShopping.getState().ticked).toEqual(['greens:as-sold.carrots']);
   await user.click(screen.getByRole('button', { name: 'Copy as text' }));
   await screen.findByText('The list is copied');
   const text = await navigator.clipboard.readText();
@@ -38,7 +38,7 @@ test('two plans are one list, and what is bought for both says for whom', async 
 });
 
 test('a list begun for another plan has no ticks of the last one; without plans it says so', async () => {
-  useShopping.setState({ plans: [OTHER], ticked: ['greens:carrots'] });
+  useShopping.setState({ plans: [OTHER], ticked: ['greens:as-sold.carrots'] });
   openRoom(`/shopping?plan=${NECK}`, aKitchen({ plans: [kept(neck), kept(other, OTHER)] }));
   await screen.findByRole('region', { name: 'Greens and roots' });
   expect(useShopping.getState()).toMatchObject({ plans: [NECK], ticked: [] });

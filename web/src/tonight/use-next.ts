@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
 import { useReckoned, type Reckoned } from '../shared/use-reckoned';
-import { useUnits } from '../shared/use-units';
 
 /** So many of the plans ahead are looked into for which must be begun first. */
 const LOOKED_INTO = 6;
@@ -81,7 +80,6 @@ export function usePlansAhead(plans: readonly BraiseSummary[], now: Date): reado
  * are eaten, with each pot and the cook's hands once; one that is on the fire already is begun.
  */
 export function useNext(ahead: readonly BraiseSummary[], now: Date): NextPlan | null {
-  const { system } = useUnits();
   const reckoned = useReckoned(ahead);
   const busy = useBusyPots(now);
   // Laid out anew when a plan, a cook or the minute changes, and not at every key of the sentence above.
@@ -93,5 +91,5 @@ export function useNext(ahead: readonly BraiseSummary[], now: Date): NextPlan | 
     const waiting = besideOneAnother(both, busy);
     const begin = ({ plan, begins }: NextPlan): number => Date.parse(begins?.startAt ?? plan.serveAt ?? '');
     return waiting.sort((a, b) => begin(a) - begin(b))[0] ?? null;
-  }, [ahead, reckoned, busy, system]);
+  }, [ahead, reckoned, busy]);
 }
