@@ -18,10 +18,10 @@ async function fill(folder) {
   const { LogEntryEntity } = load(join(root, 'server/dist/database/entities.js'));
   const { columnsOf, entryOf, firstGrade } = load(join(root, 'server/dist/log/entry.js'));
   const { demoSeason } = load(join(root, 'server/dist/demo/demo-season.js'));
-  const { cookState, forecast, guideOf, printerFor } = load(join(root, 'core/dist/index.js'));
+  const { cookState, forecast, guideOf } = load(join(root, 'core/dist/index.js'));
   const season = demoSeason().map(({ id, name, plan, events, observation }) => {
     const f = forecast(plan);
-    const state = cookState(guideOf(f, printerFor('metric')), events, Date.parse(events.at(-1).at));
+    const state = cookState(guideOf(f), events, Date.parse(events.at(-1).at));
     return { plan, observation, entry: entryOf({ id, name, plan }, f, state, firstGrade(events)) };
   });
   const orm = await openDatabase(folder);

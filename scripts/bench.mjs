@@ -16,7 +16,7 @@ if (process.argv.includes('--sweep')) {
   process.exit(0);
 }
 const load = createRequire(import.meta.url);
-const { forecast, guideOf, newPlan, printerFor, SimulatedCook, steadyHand } = load(join(root, 'core/dist/index.js'));
+const { forecast, guideOf, newPlan, SimulatedCook, steadyHand } = load(join(root, 'core/dist/index.js'));
 const { ConductionBody } = load(join(root, 'core/dist/physics/conduction/body.js'));
 const { CookingBody } = load(join(root, 'core/dist/physics/cooking-body.js'));
 const { Solver } = load('odex');
@@ -74,7 +74,7 @@ for (const [name, cut, form, grams] of plans) {
 // Ten simulated cookers at once, under pressure, at 300 times: what a second of it costs, telemetry written out.
 {
   const f = forecast(plan('beef-shin', 'slices', 1200));
-  const guide = guideOf(f, printerFor('metric'));
+  const guide = guideOf(f);
   const setup = { scatter: true, startMs: 0, faults: [], handsTakeTime: true };
   const cookers = Array.from({ length: 10 }, (_, seed) => new SimulatedCook(f, guide, { ...setup, seed }));
   for (const cooker of cookers) steadyHand(cooker, (id) => id === 'pressure');

@@ -18,7 +18,7 @@ export function drawnEvening(load, base) {
   const core = load(join(root, 'core/dist/index.js'));
   const { DRAWN, surrogateOf } = load(join(root, 'core/dist/braise/odds/dinner-odds.js'));
   const surrogate = surrogateOf(base);
-  const guide = core.guideOf(base, core.printerFor('metric'));
+  const guide = core.guideOf(base);
   const { tasks } = surrogate.playable;
   const at = new Map(tasks.map(({ id }, i) => [id, i]));
   const up = tasks.findIndex(({ work }) => work.kind === 'come-up');

@@ -16,8 +16,13 @@ export function headless(name, command) {
 
   install({ quiet: true });
   buildReckoning({ quiet: true });
-  const contract = createRequire(import.meta.url)(join(root, 'contract/dist/index.js'));
-  const { faultLine, LARGEST_PLAN_BYTES } = contract;
+  const load = createRequire(import.meta.url);
+  const contract = load(join(root, 'contract/dist/index.js'));
+  const { LARGEST_PLAN_BYTES } = contract;
+  const { wordsFor } = load(join(root, 'language/dist/index.js'));
+  const catalogs = ['first', 'rest'].map((part) => load(join(root, `language/dist/compiled/en-${part}.js`)).messages);
+  /** What is printed is English, metric. */
+  const words = wordsFor('en-GB', catalogs, 'metric');
 
   /** Where npm was called, so that a relative path means what the cook typed. */
   const file = path === '-' ? 0 : resolve(process.env.INIT_CWD ?? process.cwd(), path);
@@ -25,11 +30,7 @@ export function headless(name, command) {
   try {
     if (file !== 0 && statSync(file).size > LARGEST_PLAN_BYTES) {
       stop(
-        faultLine({
-          path: '',
-          problem: `${(statSync(file).size / 1e6).toFixed(1)} MB is too large for a plan`,
-          allowed: `up to ${LARGEST_PLAN_BYTES / 1e6} MB`,
-        }),
+        `(document): ${words.t('headless.is-too-large-for-a-plan', { megabytes: statSync(file).size / 1e6 })}; allowed: ${words.t('headless.up-to', { megabytes: LARGEST_PLAN_BYTES / 1e6 })}`,
         2,
       );
     }
@@ -37,7 +38,7 @@ export function headless(name, command) {
   } catch (error) {
     stop(`${path}: cannot be read (${error.code}); allowed: a plan file, or - for standard input`, 2);
   }
-  const result = contract[command](text);
+  const result = contract[command](text, words.spell);
   process.stderr.write(result.stderr);
   process.stdout.write(result.stdout, () => process.exit(result.exitCode));
 }

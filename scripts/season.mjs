@@ -117,7 +117,7 @@ function begun(plain) {
   const first = core.forecast(plan);
   const { earlier } = core.dinnerOdds(first).beginnings.find(({ chance }) => chance === SURE);
   // This cook is done at the board before the pot comes on, and so begins earlier than the clock says.
-  const usual = boardMinutes(core.guideOf(first, core.printerFor('metric')));
+  const usual = boardMinutes(core.guideOf(first));
   const spare = Math.max(0, earlier - (usual - core.potMinute(first)));
   return { ...plan, ...core.withSpare(plan, first.clock.tasks, spare) };
 }
