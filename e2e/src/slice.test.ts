@@ -130,7 +130,7 @@ describe('the bench', () => {
     const person = await Person.at(kitchen.browser, kitchen.server.address);
     await ontoTheBench(person);
     await person.writes('textbox', 'Thickness', '20 cm');
-    await person.reads(/20 cm is more than a piece of [\d]+ g can have; allowed: 0.5 to [\d.]+ cm/);
+    await person.reads(/20 cm is more than a piece of [\d]+ g can have; allowed: 0.5 cm to [\d.]+ cm/);
     await person.writes('textbox', 'Thickness', '4 cm');
     await person.reads('Saved');
     await person.leaves();
