@@ -10,11 +10,11 @@ import { keepOnDevice } from './offline/install';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no place for the application');
+// After the room is drawn: keeping the rest on the device must not hold it up. Asked for now, for the words take a moment.
+window.addEventListener('load', keepOnDevice);
 await beginToSpeak('en');
 createRoot(root).render(
   <StrictMode>
     <App />
   </StrictMode>,
 );
-// After the room is drawn: keeping the rest on the device must not hold it up.
-window.addEventListener('load', keepOnDevice);
