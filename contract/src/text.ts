@@ -35,6 +35,8 @@ function isText(value: unknown, depth = 0): boolean {
       return short(value['cased'], 10) && inside(value['of']);
     case 'metric us':
       return inside(value['metric']) && inside(value['us']);
+    case 'as moment':
+      return short(value['moment'], 40) && short(value['as'], 10);
     default:
       return false;
   }

@@ -4,3 +4,5 @@ export * from './words';
 export * from './quantity';
 export * from './fraction';
 export * from './letters';
+export * from './languages';
+export * from './writing';

@@ -3,7 +3,7 @@
  * words it becomes is settled where somebody reads it, in that reader's language and units.
  */
 import type { MessageValues } from './compiled/codes';
-import type { BySystem, Cased, Joined, Listing, Message, Quantity, Text, Value } from './value';
+import type { BySystem, Cased, Joined, Listing, Message, Moment, Quantity, Text, Value } from './value';
 
 /** The code of a message: its file in `messages/`, a full stop, its name there. */
 export type Code = keyof MessageValues;
@@ -26,6 +26,9 @@ export function say<C extends Code>(code: C, ...[values]: ValuesOf<C>): Message 
 
 /** A quantity as a value of a message, in the core's kitchen units. */
 export const quantity = (kind: Quantity['quantity'], value: number): Quantity => ({ quantity: kind, value });
+
+/** The time of day of a moment, as the reader's clock shows it. */
+export const timeOfDay = (moment: string): Moment => ({ moment, as: 'clock' });
 
 /** Things as a sentence lists them. */
 export const listing = (list: readonly Text[]): Listing => ({ list });

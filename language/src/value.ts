@@ -42,8 +42,14 @@ export interface BySystem {
   readonly us: Text;
 }
 
+/** A moment of a wall clock, `2026-01-20T18:05`: its time of day, or its day in more or fewer words. */
+export interface Moment {
+  readonly moment: string;
+  readonly as: 'clock' | 'weekday' | 'short' | 'dated' | 'long' | 'whole';
+}
+
 /** Anything that can be said; a string is words that are nobody's to translate: a plan's name, a cook's note. */
-export type Text = string | Message | Listing | Joined | Cased | Quantity | BySystem;
+export type Text = string | Message | Listing | Joined | Cased | Quantity | BySystem | Moment;
 
 /** Values of any message. */
 export type Value = Text | number | boolean;

@@ -1,7 +1,8 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Code, ValuesOf } from './message';
-import { printAny } from './quantity';
-import type { BySystem, Cased, Joined, Listing, Message, Quantity, Text, UnitSystem } from './value';
+import { printAny, type Writing } from './quantity';
+import type { BySystem, Cased, Joined, Listing, Message, Moment, Quantity, Text, UnitSystem } from './value';
+import { decimalMark, printClock, printDay } from './writing';
 
 /** A message as it is compiled: words alone, or what the standard parser made of it. */
 export type Compiled = string | readonly object[];
@@ -16,6 +17,8 @@ export interface Words {
   readonly t: <C extends Code>(code: C, ...values: ValuesOf<C>) => string;
   /** A message that was put together elsewhere, or words that are nobody's to translate. */
   readonly text: (text: Text) => string;
+  /** A quantity in core's kitchen units, in the reader's. */
+  readonly print: (kind: Quantity['quantity'], value: number, system?: UnitSystem) => string;
   /** A whole document with every message in it in words; everything else as it is. */
   readonly spell: <T>(document: T) => T;
   /** The parts of a message, for an interface that hangs its own elements into it. */
@@ -28,7 +31,7 @@ const FORMATS = {
 };
 
 /** What each kind of text is made of: nothing else is taken for one. */
-const SHAPES = ['code', 'code values', 'quantity value', 'list', 'by joined', 'cased of', 'metric us'];
+const SHAPES = ['code', 'code values', 'quantity value', 'list', 'by joined', 'cased of', 'metric us', 'as moment'];
 const isText = (value: object): boolean =>
   SHAPES.includes(Object.keys(value).sort().join(' ')) &&
   (!('code' in value) || (typeof value.code === 'string' && value.code.includes('.')));
@@ -39,6 +42,7 @@ const isQuantity = (value: object): value is Quantity => 'quantity' in value;
 const isListing = (value: object): value is Listing => 'list' in value;
 const isJoined = (value: object): value is Joined => 'joined' in value;
 const isBySystem = (value: object): value is BySystem => 'metric' in value;
+const isMoment = (value: object): value is Moment => 'moment' in value;
 const isCased = (value: object): value is Cased => 'cased' in value;
 
 /**
@@ -68,6 +72,20 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
     }
     return format;
   };
+  let writing: Writing | null = null;
+  const print: Words['print'] = (kind, value, as = system) => {
+    writing ??= {
+      decimal: decimalMark(locale),
+      cup: unit('unit.cup'),
+      cups: unit('unit.cups'),
+      tbsp: unit('unit.tbsp'),
+      tsp: unit('unit.tsp'),
+      inches: unit('unit.inches'),
+      feet: unit('unit.feet'),
+    };
+    return printAny(kind, value, as, writing);
+  };
+  const unit = (code: Code): string => parts(code).join('');
   const cased = ({ cased: how, of }: Cased): string => {
     const said = text(of);
     const first = said.charAt(0);
@@ -76,7 +94,11 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
   const inWords = (value: unknown): unknown => {
     if (!isObject(value)) return value;
     if (isMessage(value)) return parts(value.code, value.values).join('');
-    if (isQuantity(value)) return printAny(value.quantity, value.value, system);
+    if (isQuantity(value)) return print(value.quantity, value.value);
+    if (isMoment(value))
+      return value.as === 'clock'
+        ? printClock(value.moment.slice(11, 16), locale)
+        : printDay(value.moment, value.as, locale);
     if (isListing(value)) return lists.format(value.list.map(text));
     if (isJoined(value)) return value.joined.map(text).join(value.by);
     if (isCased(value)) return cased(value);
@@ -107,6 +129,7 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
     locale,
     spell: spell as Words['spell'],
     parts,
+    print,
     text,
     t: (code, ...[values]) => parts(code, values).join(''),
   };

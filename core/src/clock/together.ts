@@ -1,4 +1,4 @@
-import { quantity, say, type Text } from '@hervir/language/message';
+import { quantity, say, timeOfDay, type Text } from '@hervir/language/message';
 import { shiftIso } from '../units/time';
 import { HELD_HOT_C } from '../physics/cooking-body';
 import { backwards, type ScheduledTask } from './schedule';
@@ -30,8 +30,6 @@ export interface Beside {
 
 /** Less is no clash, minutes. */
 const NO_CLASH = 1;
-
-const time = (iso: string): string => iso.slice(11, 16);
 
 /** A task of one braise, told apart from the others'. */
 const own = (braise: string, task: string): string => `${braise}/${task}`;
@@ -113,12 +111,12 @@ export function together(braises: readonly Together[]): Beside[] {
         earlierMinutes > NO_CLASH
           ? say('together.begin-min-earlier-than-alone', {
               name,
-              time: time(startAt),
+              time: timeOfDay(startAt),
               earlierMinutes: Math.round(earlierMinutes),
               potWanted,
               waits,
             })
-          : say('together.begin', { name, time: time(startAt), waits });
+          : say('together.begin', { name, time: timeOfDay(startAt), waits });
       return { id, name, startAt, earlierMinutes, waitsMinutes, text };
     })
     .sort((a, b) => Date.parse(a.startAt) - Date.parse(b.startAt));

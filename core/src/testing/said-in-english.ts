@@ -27,3 +27,4 @@ export const joined = (texts: readonly string[], by = ' '): string => texts.join
 export const capital = (of: string): string => of.charAt(0).toUpperCase() + of.slice(1);
 export const lowered = (of: string): string => of.charAt(0).toLowerCase() + of.slice(1);
 export const bySystem = (metric: string, us: string): string => (units === 'us' ? us : metric);
+export const timeOfDay = (moment: string): string => words.text({ moment, as: 'clock' });

@@ -44,7 +44,7 @@ export const localHour = (iso: string): number => Number(iso.slice(11, 13));
  * @example parseClock('7 pm') // '19:00'
  */
 export function parseClock(text: string): string | undefined {
-  const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(a\.?m\.?|p\.?m\.?)?\s*$/i.exec(text);
+  const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(a\.?\s?m\.?|p\.?\s?m\.?)?\s*$/i.exec(text);
   if (!match) return undefined;
   let hour = Number(match[1]);
   const minute = Number(match[2] ?? 0);

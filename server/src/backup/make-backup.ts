@@ -49,7 +49,7 @@ export async function makeBackup({ database, photos, to, made }: MakeBackup): Pr
     });
     const { faults } = await readBackupFile(to, { row: () => undefined, photo: () => Promise.resolve([]) });
     const [fault] = faults;
-    if (fault) throw new Error(`the backup does not read back: ${fault.path} ${speaking('en').text(fault.problem)}`);
+    if (fault) throw new Error(`the backup does not read back: ${fault.path} ${speaking('en-GB').text(fault.problem)}`);
     return { ...count, bytes: statSync(to).size };
   } catch (error) {
     rmSync(to, { force: true });

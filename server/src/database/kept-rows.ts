@@ -15,7 +15,7 @@ export class UnkeepableRow extends Error {
     readonly faults: readonly Fault[],
   ) {
     super(
-      `a row of ${table} could not be read back: ${faults.map(({ path, problem }) => `${path} ${speaking('en').text(problem)}`).join('; ')}`,
+      `a row of ${table} could not be read back: ${faults.map(({ path, problem }) => `${path} ${speaking('en-GB').text(problem)}`).join('; ')}`,
     );
   }
 }

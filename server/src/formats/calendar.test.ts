@@ -20,7 +20,7 @@ const events = (text: string): ICAL.Event[] =>
   new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
 
 describe('the calendar (RFC 5545), read by another library', () => {
-  const all = events(calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en')));
+  const all = events(calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en-GB')));
 
   test('has the whole evening, from the start to the meal', () => {
     const evening = all.find(({ uid }) => uid === 'plan-1-evening@hervir');
@@ -41,7 +41,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
   });
 
   test('lines are folded at 75 octets and ended with CRLF, as the format asks', () => {
-    const text = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en'));
+    const text = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en-GB'));
     const lines = text.split('\r\n');
     expect(lines.length).toBeGreaterThan(20);
     expect(text.endsWith('END:VCALENDAR\r\n')).toBe(true);
@@ -49,7 +49,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
   });
 
   test('the revision of the plan is the sequence of every entry, and its name is escaped', () => {
-    const lines = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en')).split('\r\n');
+    const lines = calendarOf({ id: 'plan-1', revision: 7 }, forecast(plan), NOW, speaking('en-GB')).split('\r\n');
     expect(all.map(({ sequence }) => sequence)).toEqual(all.map(() => 7));
     // RFC 7986, 5.1: a text, so that RFC 5545, 3.3.11 holds for it.
     for (const property of ['NAME', 'X-WR-CALNAME']) {
@@ -59,7 +59,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
 
   test('summer time between now and dinner moves nothing: moments are in UTC', () => {
     const march = { ...plan, serveAt: '2027-03-28T19:00:00+02:00' };
-    const evening = events(calendarOf({ id: 'p', revision: 1 }, forecast(march), NOW, speaking('en'))).find(
+    const evening = events(calendarOf({ id: 'p', revision: 1 }, forecast(march), NOW, speaking('en-GB'))).find(
       ({ uid }) => uid === 'p-evening@hervir',
     );
     expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-03-28T17:00:00.000Z');
@@ -68,7 +68,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
   test('cooked ahead, the evening ends in the fridge and the day it is eaten has its own entries', () => {
     const ahead = { ...plan, cookAhead: { hours: 24, depthCm: 4, warm: 'oven' as const } };
     const f = forecast(ahead);
-    const found = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en')));
+    const found = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en-GB')));
     const evening = found.find(({ uid }) => uid === 'p-evening@hervir');
     expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-01-16T18:00:00.000Z');
     const day = found.find(({ uid }) => uid === 'p-day@hervir');
@@ -84,7 +84,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
         { id: 'p', revision: 1 },
         forecast({ ...ahead, aheadDone: { [f.ahead.at(-1)?.id ?? '']: NOW } }),
         NOW,
-        speaking('en'),
+        speaking('en-GB'),
       ),
     );
     expect(over.some(({ uid }) => uid === 'p-day@hervir')).toBe(false);
@@ -93,7 +93,7 @@ describe('the calendar (RFC 5545), read by another library', () => {
   test('days before have their own entries, each with an alarm and its caution; what is done calls nobody', () => {
     const friday = { ...plan, meat: { ...plan.meat, thaw: 'fridge' as const, salted: 'ahead' as const } };
     const f = forecast(friday);
-    const before = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en'))).filter(({ uid }) =>
+    const before = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en-GB'))).filter(({ uid }) =>
       /thaw|salt/.test(uid),
     );
     expect(before.map(({ uid }) => uid).sort()).toEqual(f.ahead.map(({ id }) => `p-${id}@hervir`).sort());
@@ -107,13 +107,13 @@ describe('the calendar (RFC 5545), read by another library', () => {
       ...friday,
       aheadDone: Object.fromEntries(f.ahead.map(({ id }) => [id, '2027-01-15T20:00:00+01:00'])),
     };
-    const left = events(calendarOf({ id: 'p', revision: 1 }, forecast(done), NOW, speaking('en')));
+    const left = events(calendarOf({ id: 'p', revision: 1 }, forecast(done), NOW, speaking('en-GB')));
     expect(left.filter(({ uid }) => /thaw|salt/.test(uid))).toEqual([]);
   });
 
   test('a plan without a time to eat has no calendar', () => {
     expect(() =>
-      calendarOf({ id: 'p', revision: 1 }, forecast({ ...plan, serveAt: null }), NOW, speaking('en')),
+      calendarOf({ id: 'p', revision: 1 }, forecast({ ...plan, serveAt: null }), NOW, speaking('en-GB')),
     ).toThrow('no time to eat');
   });
 });

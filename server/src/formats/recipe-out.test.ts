@@ -10,7 +10,7 @@ const ahead = forecast({ ...plan, cookAhead: { hours: 24, depthCm: 5, warm: 'ove
 
 describe('a plan that is cooked ahead, written out', () => {
   test('as a card of text: both days, and the cautions of each at their step', () => {
-    const card = recipeMarkdown(ahead, speaking('en'));
+    const card = recipeMarkdown(ahead, speaking('en-GB'));
     expect(card).toMatch(
       /Begin \d\d:\d\d to have it in the fridge at 19:00; on 2027-01-17 begin \d\d:\d\d to eat at 19:00/,
     );
@@ -18,7 +18,7 @@ describe('a plan that is cooked ahead, written out', () => {
     expect(parts.indexOf('On the day')).toBeGreaterThan(parts.indexOf('Put away'));
     expect(card).toMatch(/On the day: Warm through\n\n[^#]*74 °C in the middle, and only once/);
     expect(card).toMatch(/Carrot: boil in salted water/);
-    expect(recipeMarkdown(forecast(plan), speaking('en'))).not.toMatch(/fridge at|On the day/);
+    expect(recipeMarkdown(forecast(plan), speaking('en-GB'))).not.toMatch(/fridge at|On the day/);
   });
 
   test('a side dish has its steps, also where all is eaten the same evening', () => {
@@ -34,16 +34,16 @@ describe('a plan that is cooked ahead, written out', () => {
           },
         ],
       }),
-      speaking('en'),
+      speaking('en-GB'),
     );
     const [, told = ''] = /## Beside\n\n([^#]*)/.exec(card) ?? [];
     expect(told).toContain(`${inWords(polenta.name)}: `);
     for (const { label } of polenta.tasks) expect(told).toContain(inWords(label));
-    expect(recipeMarkdown(forecast(plan), speaking('en'))).not.toContain('## Beside');
+    expect(recipeMarkdown(forecast(plan), speaking('en-GB'))).not.toContain('## Beside');
   });
 
   test('as a recipe file every part has its steps', () => {
-    const { recipeInstructions } = recipeJsonLd(ahead, speaking('en')) as unknown as {
+    const { recipeInstructions } = recipeJsonLd(ahead, speaking('en-GB')) as unknown as {
       recipeInstructions: { name: string; itemListElement: unknown[] }[];
     };
     expect(recipeInstructions.map(({ name }) => name)).toEqual(expect.arrayContaining(['Put away', 'On the day']));

@@ -1,4 +1,4 @@
-import { lowerFirst, quantity, upperFirst, type Text, type Words } from '@hervir/language';
+import { lowerFirst, quantity, timeOfDay, upperFirst, type Text, type Words } from '@hervir/language';
 import { guideOf, sectionName, type Forecast, type Guide } from '@hervir/core';
 import type { HowToSection, Recipe, WithContext } from 'schema-dts';
 import { cutById, cutTitle, liquidWord, vegetableById, grainById, aromaticKind, meatsOf } from '@hervir/core';
@@ -118,13 +118,13 @@ const escaped = (text: string): string => text.replace(/([\\`*_{}[\]<>#|!])/g, '
 
 /** Cooked ahead it is in the fridge then, and eaten another day. */
 function begins({ clock, nextDay }: Forecast, words: Words): string {
-  const at = (iso: string | null): string => iso?.slice(11, 16) ?? '';
+  const at = (iso: string | null): Text => (iso === null ? '' : timeOfDay(iso));
   if (nextDay === null) return words.t('recipe-out.begin-to-eat-at', { at: at(clock.startAt), at2: at(clock.eatAt) });
   const day = nextDay.clock;
   return words.t('recipe-out.begin-to-have-it-in', {
     at: at(clock.startAt),
     at2: at(clock.eatAt),
-    eatAt: day.eatAt?.slice(0, 10) ?? '',
+    eatAt: day.eatAt === null ? '' : { moment: day.eatAt, as: 'long' },
     at3: at(day.startAt),
     at4: at(day.eatAt),
   });

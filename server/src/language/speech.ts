@@ -1,18 +1,35 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { wordsFor, type Catalog, type Text, type UnitSystem, type Words } from '@hervir/language';
-import { messages as first } from '@hervir/language/en/first';
-import { messages as rest } from '@hervir/language/en/rest';
+import {
+  languageFor,
+  LANGUAGES,
+  USUAL_LANGUAGE,
+  wordsFor,
+  type Catalog,
+  type CatalogName,
+  type Language,
+  type Text,
+  type UnitSystem,
+  type Words,
+} from '@hervir/language';
+import { messages as enFirst } from '@hervir/language/en/first';
+import { messages as enRest } from '@hervir/language/en/rest';
+import { messages as usFirst } from '@hervir/language/en-US/first';
+import { messages as usRest } from '@hervir/language/en-US/rest';
+import { messages as esFirst } from '@hervir/language/es/first';
+import { messages as esRest } from '@hervir/language/es/rest';
+import { messages as mxFirst } from '@hervir/language/es-MX/first';
+import { messages as mxRest } from '@hervir/language/es-MX/rest';
 import type { NextFunction, Request, Response } from 'express';
 import type { MessageEvent } from '@nestjs/common';
 import { map, type Observable } from 'rxjs';
 
-/** What each language writes like, and what it says. */
-const LANGUAGES = {
-  en: { locale: 'en-GB', catalogs: [first, rest] },
-} as const satisfies Readonly<Record<string, { readonly locale: string; readonly catalogs: readonly Catalog[] }>>;
-
-/** A language that answers can be in. */
-export type Language = keyof typeof LANGUAGES;
+/** What each catalog says. */
+const CATALOGS = {
+  en: [enFirst, enRest],
+  'en-US': [usFirst, usRest],
+  es: [esFirst, esRest],
+  'es-MX': [mxFirst, mxRest],
+} as const satisfies Readonly<Record<CatalogName, readonly Catalog[]>>;
 
 const ofRequest = new AsyncLocalStorage<Language>();
 /** The kitchen's own units: what is read and set is printed in them. */
@@ -28,20 +45,21 @@ export function printIn(system: UnitSystem): void {
  * The language a request asks for: the first of its list that is known, English where none is.
  *
  * @param header its Accept-Language (RFC 9110, 12.5.4), in the order it is written
- * @example languageOf('fr, en;q=0.8') // 'en'
+ * @example languageOf('fr, es-MX;q=0.8') // 'es-MX'
  */
-export function languageOf(header: string | undefined): Language {
-  const asked = (header ?? '').split(',').map((one) => one.trim().slice(0, 2).toLowerCase());
-  return asked.find((one): one is Language => one in LANGUAGES) ?? 'en';
-}
+export const languageOf = (header: string | undefined): Language =>
+  languageFor((header ?? '').split(',').map((one) => one.replace(/;.*/, '').trim()));
 
 /** Words in the language of the request that is being answered, and in the kitchen's units. */
-export function speaking(language: Language = ofRequest.getStore() ?? 'en', system: UnitSystem = units): Words {
+export function speaking(
+  language: Language = ofRequest.getStore() ?? USUAL_LANGUAGE,
+  system: UnitSystem = units,
+): Words {
   const key = `${language} ${system}`;
   const known = made.get(key);
   if (known) return known;
-  const { locale, catalogs } = LANGUAGES[language];
-  const words = wordsFor(locale, catalogs, system);
+  const catalogs = LANGUAGES[language].catalogs.flatMap((name) => CATALOGS[name]);
+  const words = wordsFor(language, catalogs, system);
   made.set(key, words);
   return words;
 }

@@ -5,7 +5,7 @@ import { speaking } from '../language/speech';
 import { readRecipe as readRecipeNow, type PutRight } from './read-recipe';
 
 /** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en').spell(readRecipeNow(...of));
+const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
 
 // Recipes written for the purpose, in the ways people write; what is expected of them is common practice.
 

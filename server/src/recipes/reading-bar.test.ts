@@ -22,7 +22,7 @@ import { readRecipe as readRecipeNow } from './read-recipe';
 import { readStep } from './read-step';
 
 /** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en').spell(readRecipeNow(...of));
+const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
 
 interface Sentence {
   readonly text: string;
@@ -235,7 +235,7 @@ test('what Hervir writes out comes back as the same plan: one for each cut, with
         stages,
       };
       for (const system of ['metric', 'us'] as const) {
-        const written = JSON.stringify(recipeJsonLd(forecast(plan), speaking('en', system)));
+        const written = JSON.stringify(recipeJsonLd(forecast(plan), speaking('en-GB', system)));
         const read = readRecipe(written, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 });
         expect(read.plan).toEqual({ ...plan, serveAt: null, moved: {}, learnt: undefined });
       }
@@ -245,7 +245,10 @@ test('what Hervir writes out comes back as the same plan: one for each cut, with
 
 test('a plan that a recipe carries and that cannot be read is left out, and its lines are read', () => {
   const plan = newPlan({ cut: 'beef-shin', form: 'slices', grams: 1300 });
-  const written = recipeJsonLd(forecast(plan), speaking('en', 'metric')) as unknown as Record<string, { text: string }>;
+  const written = recipeJsonLd(forecast(plan), speaking('en-GB', 'metric')) as unknown as Record<
+    string,
+    { text: string }
+  >;
   const broken = { ...written, isBasedOn: { ...written['isBasedOn'], text: '{"format":"soup"}' } };
   const read = readRecipe(JSON.stringify(broken), {
     cooker: DEFAULT_COOKER,

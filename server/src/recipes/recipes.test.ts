@@ -13,7 +13,7 @@ import { durations, inFigures } from './durations';
 import { recipeSource } from './recipe-source';
 
 /** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en').spell(readRecipeNow(...of));
+const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
 
 const given = { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 };
 
@@ -247,7 +247,7 @@ describe('recipes out', () => {
   const f = forecast(read.value);
 
   test('JSON-LD has what schema.org asks of a recipe, durations in ISO 8601 (ajv), and reads in again', () => {
-    const json = recipeJsonLd(f, speaking('en', 'metric'));
+    const json = recipeJsonLd(f, speaking('en-GB', 'metric'));
     const duration = { type: 'string', pattern: '^PT(\\d+H)?(\\d+M)?$' };
     const check = new Ajv().compile({
       type: 'object',
@@ -269,7 +269,10 @@ describe('recipes out', () => {
   });
 
   test('the card in Markdown has its cautions at their step, and text stays text', () => {
-    const card = recipeMarkdown({ ...f, plan: { ...f.plan, name: 'Oxtail [x](y) *bold*' } }, speaking('en', 'metric'));
+    const card = recipeMarkdown(
+      { ...f, plan: { ...f.plan, name: 'Oxtail [x](y) *bold*' } },
+      speaking('en-GB', 'metric'),
+    );
     expect(card).toContain('# Oxtail \\[x\\](y) \\*bold\\*');
     expect(card).toMatch(/Lid off.*Take care:/);
     expect(card).toContain('local food-safety authority');

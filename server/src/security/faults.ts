@@ -173,7 +173,7 @@ export class FaultFilter implements ExceptionFilter {
       return;
     }
     const disk = diskFault(error);
-    if (disk) this.log.error({ err: error }, speaking('en').text(disk.fault.problem));
+    if (disk) this.log.error({ err: error }, speaking('en-GB').text(disk.fault.problem));
     const fault = disk ?? bodyFault(error as BodyParserError);
     if (fault) {
       response.status(fault.status).json({ faults: [fault.fault] });

@@ -1,7 +1,7 @@
 import type { Fault } from '@hervir/contract';
 import { KEPT_HEADER } from '../offline/kept';
 import { heard, unheard } from '../state/server-store';
-import { t, textOf } from '../language/t';
+import { language, t, textOf } from '../language/t';
 
 /** The server refused, and says why field by field. */
 export class Refused extends Error {
@@ -25,11 +25,18 @@ export class Away extends Error {
   }
 }
 
+/** The answer is asked for in the language of the page, which need not be the browser's. */
+const inMyLanguage = (): Record<string, string> => ({ 'accept-language': language() });
+
+/** A stream of the server in the language of the page: it can send no header. */
+export const streamOf = (path: string): EventSource =>
+  new EventSource(`/api${path}?${new URLSearchParams({ language: language() }).toString()}`);
+
 /** A file goes as it is: it may be larger than a page's memory. Anything else is JSON. */
 function bodyOf(body: unknown): Pick<RequestInit, 'headers' | 'body'> {
   return body instanceof Blob
-    ? { headers: { 'content-type': body.type || 'application/octet-stream' }, body }
-    : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+    ? { headers: { ...inMyLanguage(), 'content-type': body.type || 'application/octet-stream' }, body }
+    : { headers: { ...inMyLanguage(), 'content-type': 'application/json' }, body: JSON.stringify(body) };
 }
 
 /**
@@ -49,7 +56,7 @@ export async function request<T>(
     response = await fetch(`/api${path}`, {
       method,
       keepalive,
-      ...(body === undefined ? {} : bodyOf(body)),
+      ...(body === undefined ? { headers: inMyLanguage() } : bodyOf(body)),
     });
   } catch {
     unheard();

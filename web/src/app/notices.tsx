@@ -2,7 +2,7 @@ import { useEffect, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
-import { clockTime } from '../shared/words';
+import { clockAt } from '../shared/words';
 import { useServer } from '../state/server-store';
 import { rich } from '../language/t';
 
@@ -35,7 +35,7 @@ export function Notices(): ReactNode {
         {rich('app.the-server-is-away-what', {
           span: (words) => <span aria-hidden>{words}</span>,
           shownSince: shownSince === null,
-          time: shownSince === null ? '' : clockTime(new Date(shownSince).toISOString()),
+          time: shownSince === null ? '' : clockAt(shownSince, null),
         })}
       </p>
     );

@@ -2,7 +2,7 @@ import type { CookLink, RehearsalMessages } from '@hervir/contract';
 import type { CookerCommand, Frame } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useState, type ReactNode } from 'react';
-import { request } from '../api/client';
+import { request, streamOf } from '../api/client';
 import { queryClient } from '../api/queries';
 import { usePreferences } from '../state/preferences';
 import type { LiveCook } from './use-cook';
@@ -18,7 +18,7 @@ function useTelemetry(id: string, linked: boolean): Frame | null {
   const [frame, setFrame] = useState<Frame | null>(null);
   useEffect(() => {
     if (!linked) return;
-    const source = new EventSource(`/api/cooks/${id}/link/telemetry`);
+    const source = streamOf(`/cooks/${id}/link/telemetry`);
     source.addEventListener('frames', ({ data }: MessageEvent<string>) => {
       const { frames } = JSON.parse(data) as Pick<RehearsalMessages['frames'], 'frames'>;
       setFrame((before) => frames.at(-1) ?? before);

@@ -1,5 +1,5 @@
 import type { CookMessages, CookMessageType, CookRecord } from '@hervir/contract';
-import { request } from '../api/client';
+import { request, streamOf } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
 import { heard, receiveTrouble, unheard, useServer } from '../state/server-store';
@@ -61,7 +61,7 @@ function take(message: Message): void {
 
 /** Reads the server's stream, and passes every message on to the other pages of this browser. */
 function listen(channel: BroadcastChannel): () => void {
-  const source = new EventSource('/api/cooks/stream');
+  const source = streamOf('/cooks/stream');
   for (const type of TYPES) {
     source.addEventListener(type, (event: MessageEvent<string>) => {
       const message = { type, data: JSON.parse(event.data) as unknown } as Message;

@@ -1,34 +1,36 @@
-import type { Catalog } from '@hervir/language';
+import { LANGUAGES, USUAL_LANGUAGE, type Catalog, type CatalogName, type Language } from '@hervir/language';
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import { alsoSpeak, speak } from './t';
 
 type Part = () => Promise<{ readonly messages: Catalog }>;
 
-/** What each language is fetched from: what the first room says, and everything else. */
+/** What each catalog is fetched from: what the first room says, and everything else. */
 const PARTS = {
   en: { first: () => import('@hervir/language/en/first'), rest: () => import('@hervir/language/en/rest') },
-} as const satisfies Readonly<Record<string, { readonly first: Part; readonly rest: Part }>>;
+  'en-US': { first: () => import('@hervir/language/en-US/first'), rest: () => import('@hervir/language/en-US/rest') },
+  es: { first: () => import('@hervir/language/es/first'), rest: () => import('@hervir/language/es/rest') },
+  'es-MX': { first: () => import('@hervir/language/es-MX/first'), rest: () => import('@hervir/language/es-MX/rest') },
+} as const satisfies Readonly<Record<CatalogName, { readonly first: Part; readonly rest: Part }>>;
 
-/** How each language writes numbers, lists and days. */
-const LOCALES = { en: 'en-GB' } as const satisfies Readonly<Record<keyof typeof PARTS, string>>;
-
-/** A language the page can speak. */
-export type Language = keyof typeof PARTS;
-
-let spoken: Language = 'en';
+let spoken: Language = USUAL_LANGUAGE;
 let rest: Promise<void> | null = null;
+
+const fetched = async (part: 'first' | 'rest'): Promise<Catalog[]> => {
+  const parts = await Promise.all(LANGUAGES[spoken].catalogs.map((name) => PARTS[name][part]()));
+  return parts.map(({ messages }) => messages);
+};
 
 /** Fetches what the first room says, and speaks it from then on. */
 export async function beginToSpeak(language: Language): Promise<void> {
-  const { messages } = await PARTS[language].first();
   spoken = language;
   rest = null;
-  speak(LOCALES[language], [messages]);
+  speak(language, await fetched('first'));
+  document.documentElement.lang = language;
 }
 
 /** Everything that the other rooms say; fetched once. */
 export function restOfWords(): Promise<void> {
-  rest ??= PARTS[spoken].rest().then(({ messages }) => alsoSpeak(messages));
+  rest ??= fetched('rest').then(alsoSpeak);
   return rest;
 }
 

@@ -3,6 +3,7 @@ import {
   wordsFor,
   type Catalog,
   type Code,
+  type Quantity,
   type Text,
   type UnitSystem,
   type ValuesOf,
@@ -36,8 +37,8 @@ export function speak(of: string, from: readonly Catalog[]): void {
 }
 
 /** Adds messages that came later than the first. */
-export function alsoSpeak(more: Catalog): void {
-  catalogs = [...catalogs, more];
+export function alsoSpeak(more: readonly Catalog[]): void {
+  catalogs = [...catalogs, ...more];
   words = null;
 }
 
@@ -67,6 +68,10 @@ export const orNull = (text: Text | null): string | null => (text === null ? nul
 
 /** Names as a sentence lists them. */
 export const listed = (names: readonly Text[]): string => textOf(listing(names));
+
+/** A quantity in the core's kitchen units, as this reader writes it. */
+export const printed = (kind: Quantity['quantity'], value: number, units = system): string =>
+  spoken().print(kind, value, units);
 
 /** Elements in the place of values. */
 export type Elements<V> = {

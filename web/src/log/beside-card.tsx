@@ -1,8 +1,8 @@
+import { dayOf } from '../shared/words';
 import { printDuration } from '@hervir/language';
 import type { LogItem, LogPage } from '@hervir/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
-import dayjs from 'dayjs';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys } from '../api/queries';
@@ -47,7 +47,7 @@ export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
             onChange={(id: string | null) => setOther(id ?? null)}
             options={others.map(({ id, name, servedAt }) => ({
               value: id,
-              label: `${dayjs(servedAt).format('D MMM YYYY')}, ${name}`,
+              label: `${dayOf(servedAt, 'dated')}, ${name}`,
             }))}
           />
           {chosen && (
@@ -57,8 +57,8 @@ export function BesideCard({ item }: { readonly item: LogItem }): ReactNode {
                   <th scope="col">
                     <span className="visually-hidden">{t('log.what')}</span>
                   </th>
-                  <th scope="col">{dayjs(item.servedAt).format('D MMM')}</th>
-                  <th scope="col">{dayjs(chosen.servedAt).format('D MMM')}</th>
+                  <th scope="col">{dayOf(item.servedAt, 'short')}</th>
+                  <th scope="col">{dayOf(chosen.servedAt, 'short')}</th>
                 </tr>
               </thead>
               <tbody>

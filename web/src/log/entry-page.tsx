@@ -1,8 +1,8 @@
+import { dayOf } from '../shared/words';
 import type { LogRecord } from '@hervir/contract';
 import { cookState, driftCauses } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Popconfirm } from 'antd';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { Refused, request } from '../api/client';
@@ -80,7 +80,7 @@ function EntryHead({
           <h1>{item.name}</h1>
           <p className="dim">
             {t('log.of', {
-              format: dayjs(item.servedAt).format('dddd, D MMMM YYYY'),
+              format: dayOf(item.servedAt, 'whole'),
               mass: print('mass', item.boughtG),
               cutName: cutName(item.cut).toLowerCase(),
               cooker: item.cooker,

@@ -1,6 +1,6 @@
+import { dayOf } from '../shared/words';
 import type { LogItem } from '@hervir/contract';
 import { clsx } from 'clsx';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useUnits } from '../shared/use-units';
@@ -18,7 +18,7 @@ export function LogLine({ item }: { readonly item: LogItem }): ReactNode {
   ];
   return (
     <li>
-      <span className="figure dim log-when">{dayjs(servedAt).format('D MMM YYYY')}</span>
+      <span className="figure dim log-when">{dayOf(servedAt, 'dated')}</span>
       <Link to={`/log/${id}`} className={styles['log-name']}>
         {name}
       </Link>

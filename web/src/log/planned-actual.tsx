@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
 import { clockTicks } from '../shared/line/geometry';
 import { useWidth } from '../shared/use-width';
-import { clockAt } from '../shared/words';
+import { timeAt } from '../shared/words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
 import { t, textOf } from '../language/t';
@@ -83,7 +83,7 @@ export function PlannedActual({
   const x = scaleLinear([from, to], [LEFT, Math.max(LEFT, width - LAST_LABEL)]);
   const firstMinute = Math.floor(from / MINUTE) * MINUTE;
   const ticks = clockTicks(
-    `1970-01-01T${clockAt(firstMinute, eatAt)}:00Z`,
+    `1970-01-01T${timeAt(firstMinute, eatAt)}:00Z`,
     (to - firstMinute) / MINUTE,
     Math.max(2, Math.floor(width / TICK_WIDTH)),
   );

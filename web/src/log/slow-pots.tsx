@@ -1,7 +1,7 @@
+import { dayOf, wallClockOf } from '../shared/words';
 import type { LogCharts } from '@hervir/contract';
 import { extent, median } from 'd3-array';
 import { scaleLinear, scaleLog } from 'd3-scale';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart, CHART_HEIGHT as HEIGHT } from './chart';
@@ -74,10 +74,10 @@ export function SlowPots({ points }: { readonly points: LogCharts['toPin'] }): R
               );
             })}
             <text x={LEFT} y={HEIGHT - 4}>
-              {dayjs(from).format('D MMM YYYY')}
+              {dayOf(wallClockOf(new Date(from)), 'dated')}
             </text>
             <text x={width - 10} y={HEIGHT - 4} textAnchor="end">
-              {dayjs(to).format('D MMM YYYY')}
+              {dayOf(wallClockOf(new Date(to)), 'dated')}
             </text>
           </svg>
         )}

@@ -1,7 +1,7 @@
+import { clockTime, dayOf, wallClockOf } from '../shared/words';
 import type { RehearsalSummary } from '@hervir/contract';
 import { EXERCISE_LIST } from '@hervir/core';
 import { App, Button, Checkbox, Select } from 'antd';
-import dayjs from 'dayjs';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
@@ -123,7 +123,9 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
     <ul className={styles['runs']}>
       {runs.map((run) => (
         <li key={run.id}>
-          <span className="figure dim">{dayjs(run.createdAt).format('D MMM HH:mm')}</span>
+          <span className="figure dim">
+            {dayOf(wallClockOf(run.createdAt), 'short')} {clockTime(wallClockOf(run.createdAt))}
+          </span>
           <Link to={`/rehearse/${run.id}`}>{run.name}</Link>
           <span>{outcome(run)}</span>
           <Button type="text" aria-label={t('rehearse.delete', { name: run.name })} onClick={() => void remove(run.id)}>

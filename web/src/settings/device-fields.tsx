@@ -1,14 +1,27 @@
+import { isLanguage, LANGUAGES } from '@hervir/language';
 import { Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { usePreferences } from '../state/preferences';
+import { chooseLanguage, chosenLanguage } from '../language/choice';
 import { t } from '../language/t';
 
-/** What is of this device alone: its colours, and how it calls. */
+const languages = Object.entries(LANGUAGES);
+
+/** What is of this device alone: its language, its colours, and how it calls. */
 export function DeviceFields(): ReactNode {
   const { colours, setColours, loud, speaks, setAlarms } = usePreferences();
   return (
     <>
+      <Choice
+        label={t('settings.language')}
+        value={chosenLanguage() ?? 'device'}
+        options={[
+          { value: 'device', label: t('settings.as-the-browser') },
+          ...languages.map(([value, { name }]) => ({ value, label: name })),
+        ]}
+        onChange={(value) => chooseLanguage(isLanguage(value) ? value : null)}
+      />
       <Choice
         label={t('settings.colours')}
         value={colours}

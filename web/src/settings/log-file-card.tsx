@@ -1,6 +1,6 @@
+import { dayOf } from '../shared/words';
 import type { ImportReport, LogImport } from '@hervir/contract';
 import { App, Button, Modal, Progress, Upload } from 'antd';
-import dayjs from 'dayjs';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Refused, request } from '../api/client';
 import { queryClient } from '../api/queries';
@@ -124,7 +124,7 @@ export function LogFileCard(): ReactNode {
                 <tbody>
                   {file.first.map((entry) => (
                     <tr key={entry.id}>
-                      <td className={styles['unbroken']}>{dayjs(entry.servedAt.slice(0, 10)).format('D MMM YYYY')}</td>
+                      <td className={styles['unbroken']}>{dayOf(entry.servedAt, 'dated')}</td>
                       <td>{entry.name}</td>
                       <td>{cutName(entry.cut)}</td>
                       <td className={clsx('figure', styles['unbroken'])}>{print('mass', entry.boughtG)}</td>

@@ -2,7 +2,7 @@ import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { TimeInput } from './time-input';
 import { USUAL_TIME, usualDay } from './usual-dinner';
-import { clockTime, wallClockOn } from './words';
+import { timeOf, wallClockOn } from './words';
 import { t } from '../language/t';
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
 /** When we eat, to be said or changed: a day and a time. */
 export function DinnerTime({ now, serveAt = null, onServeAt, busy = false }: Props): ReactNode {
   const [day, setDay] = useState(serveAt?.slice(0, 10) ?? usualDay(now));
-  const [time, setTime] = useState(serveAt === null ? USUAL_TIME : clockTime(serveAt));
+  const [time, setTime] = useState(serveAt === null ? USUAL_TIME : timeOf(serveAt));
   const ready = day !== '' && time !== '';
   return (
     <form

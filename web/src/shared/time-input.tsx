@@ -1,7 +1,8 @@
 import { parseDinnerTime } from '@hervir/core';
 import { Input } from 'antd';
 import { useState, type CSSProperties, type ReactNode } from 'react';
-import { t } from '../language/t';
+import { printClock } from '@hervir/language';
+import { language, t } from '../language/t';
 
 interface Props {
   readonly label: string;
@@ -14,11 +15,11 @@ interface Props {
   readonly onFault?: (fault: string | null) => void;
 }
 
-/** The time of a dinner, typed: shown on 24 hours whatever the browser's language, read in either way; "6:30" is the evening. */
+/** The time of a dinner, typed: shown as the language's clock has it, read in either way; "6:30" is the evening. */
 export function TimeInput({ label, value, onChange, style, describedBy, onFault }: Props): ReactNode {
   /** What is being typed; null while the value itself is shown. */
   const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? value;
+  const text = typed ?? printClock(value, language());
   const read = parseDinnerTime(text);
   const commit = (): void => {
     if (read === undefined) {

@@ -12,8 +12,8 @@ import {
   type WarmWay,
 } from '@hervir/core';
 import dayjs from 'dayjs';
-import { t, textOf } from '../language/t';
-import { lowerFirst, type Message, say } from '@hervir/language';
+import { language, t, textOf } from '../language/t';
+import { type DayStyle, lowerFirst, type Message, printClock, printDay, say } from '@hervir/language';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
 export const FORM_PHRASES: Readonly<Record<Form, Message>> = {
@@ -129,10 +129,14 @@ export function inWords(count: number): string {
   return textOf(SMALL[count] ?? String(count));
 }
 
-/** The time of day, in the zone the time itself is written in. */
-export function clockTime(iso: string): string {
-  return iso.slice(11, 16);
-}
+/** The time of day, HH:MM, in the zone the time itself is written in: as fields and files have it. */
+export const timeOf = (iso: string): string => iso.slice(11, 16);
+
+/** The same as the reader's clock shows it. */
+export const clockTime = (iso: string): string => printClock(timeOf(iso), language());
+
+/** A day as the reader writes it. */
+export const dayOf = (iso: string, style: DayStyle): string => printDay(iso, style, language());
 
 /** Which day, as one says it in the kitchen. */
 export function dayWord(iso: string, now: Date): string {
@@ -142,8 +146,8 @@ export function dayWord(iso: string, now: Date): string {
   if (days === 1) return t('shared.tomorrow');
   if (days === -1) return t('shared.yesterday');
   return days > 1 && days < 7
-    ? t('shared.on', { format: day.format('dddd') })
-    : t('shared.on', { format: day.format('D MMM') });
+    ? t('shared.on', { format: dayOf(iso, 'weekday') })
+    : t('shared.on', { format: dayOf(iso, 'short') });
 }
 
 /** A moment as plans keep it: this device's own time, with its offset. */
@@ -160,20 +164,21 @@ export function inSentence(name: string): string {
 }
 
 /** "Wednesday, 20 January": for dates on labels. */
-export function longDay(iso: string): string {
-  return dayjs(iso.slice(0, 10)).format('dddd, D MMMM');
-}
+export const longDay = (iso: string): string => dayOf(iso, 'long');
 
 /**
- * The time of day of a moment, in the zone of another time: a cook's dinner is read in the plan's own.
+ * The time of day of a moment, HH:MM, in the zone of another time: a cook's dinner is read in the plan's own.
  *
  * @param ms since 1970
  * @param like a time with an offset; the device's zone where there is none
  */
-export function clockAt(ms: number, like: string | null): string {
-  if (like === null) return dayjs(ms).format('HH:mm');
-  return new Date(Math.round(ms) + offsetMinutes(like) * 60_000).toISOString().slice(11, 16);
-}
+export const timeAt = (ms: number, like: string | null): string =>
+  timeOf(
+    like === null ? wallClockOf(new Date(ms)) : new Date(Math.round(ms) + offsetMinutes(like) * 60_000).toISOString(),
+  );
+
+/** The same as the reader's clock shows it. */
+export const clockAt = (ms: number, like: string | null): string => printClock(timeAt(ms, like), language());
 
 /** A countdown: `06:42`, `1:06:42`; what is over has no sign, the words beside it say so. */
 export function countdown(ms: number): string {

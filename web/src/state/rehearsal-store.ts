@@ -1,7 +1,7 @@
 import type { ActAnswer, Pace, RehearsalAct, RehearsalMessages, RehearsalNow, RehearsalRecord } from '@hervir/contract';
 import type { CookEventKind, CookEventPayload, Frame } from '@hervir/core';
 import { create } from 'zustand';
-import { Away, newId, Refused, request } from '../api/client';
+import { Away, newId, Refused, request, streamOf } from '../api/client';
 import { t, textOf } from '../language/t';
 
 interface RehearsalState {
@@ -57,7 +57,7 @@ function takeFrames({ frames, now, speed }: RehearsalMessages['frames']): void {
 export function watchRehearsal(record: RehearsalRecord): () => void {
   useRehearsal.setState({ ...EMPTY, record });
   setClock(record.now, 0);
-  const source = new EventSource(`/api/rehearsals/${record.id}/stream`);
+  const source = streamOf(`/rehearsals/${record.id}/stream`);
   source.addEventListener('frames', ({ data }: MessageEvent<string>) => takeFrames(JSON.parse(data) as never));
   source.addEventListener('now', ({ data }: MessageEvent<string>) => {
     const now = JSON.parse(data) as RehearsalNow;

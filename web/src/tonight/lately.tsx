@@ -1,12 +1,11 @@
 import type { LogPage } from '@hervir/contract';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
 import { keys, useLearnt } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
-import { GRADE_WORDS } from '../shared/words';
+import { GRADE_WORDS, dayOf } from '../shared/words';
 import styles from './lately.module.css';
 import { t, textOf } from '../language/t';
 
@@ -31,7 +30,7 @@ export function Lately(): ReactNode {
         <ul className={styles['lately']}>
           {last.items.map(({ id, name, servedAt, grade, result, source }) => (
             <li key={id}>
-              <span className="figure dim">{dayjs(servedAt).format('D MMM')}</span>
+              <span className="figure dim">{dayOf(servedAt, 'short')}</span>
               <Link to={`/log/${id}`}>{name}</Link>
               <span className={result === 'short' ? 'attention' : ''}>
                 {result === 'short' ? '▲ ' : result === 'past' ? '■ ' : '● '}

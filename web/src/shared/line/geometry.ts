@@ -1,7 +1,7 @@
 import { isMovable, type CurvePoint, type Forecast, type ScheduledTask } from '@hervir/core';
 import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
-import { t, textOf } from '../../language/t';
-import { type Message, say } from '@hervir/language';
+import { language, t, textOf } from '../../language/t';
+import { type Message, printClock, say } from '@hervir/language';
 
 /** The lanes above the curve, top to bottom. */
 export const LANES = ['board', 'hands', 'pot', 'side-burner'] as const;
@@ -356,7 +356,10 @@ export function clockTicks(startAt: string | null, minutes: number, most: number
     const label =
       startAt === null
         ? t('shared.min-2', { at })
-        : `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
+        : printClock(
+            `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`,
+            language(),
+          );
     ticks.push({ minute: at - begin, label });
   }
   return ticks;
