@@ -9,7 +9,7 @@ import {
   type ValuesOf,
   type Words,
 } from '@hervir/language';
-import { createElement, Fragment, type ReactNode } from 'react';
+import { createElement, Fragment, useSyncExternalStore, type ReactNode } from 'react';
 
 /** What the page speaks: one language and one set of units at a time; who changes them draws the page anew. */
 let catalogs: readonly Catalog[] = [];
@@ -36,10 +36,20 @@ export function speak(of: string, from: readonly Catalog[]): void {
   words = null;
 }
 
+const waiting = new Set<() => void>();
+const wait = (changed: () => void): (() => void) => {
+  waiting.add(changed);
+  return () => waiting.delete(changed);
+};
+
+/** Draws what asks for it again when more words have come: what the first room says only now and then is among them. */
+export const useWords = (): number => useSyncExternalStore(wait, () => catalogs.length);
+
 /** Adds messages that came later than the first. */
 export function alsoSpeak(more: readonly Catalog[]): void {
   catalogs = [...catalogs, ...more];
   words = null;
+  waiting.forEach((changed) => changed());
 }
 
 /** Sets the units of what the reckoning says. */
