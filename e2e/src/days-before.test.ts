@@ -63,8 +63,8 @@ describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) 
 
     // The card for the wall has all three days.
     await saturday.goes(`/card/${id}`);
-    await saturday.reads(/Friday, 15 January.*:\s*Take the goat shoulder/);
-    await saturday.reads(/Sunday, 17 January.*:\s*Soak the/);
+    await saturday.reads(/Friday 15 January.*:\s*Take the goat shoulder/);
+    await saturday.reads(/Sunday 17 January.*:\s*Soak the/);
     await saturday.leaves();
 
     // At four the chickpeas are still dry: the bench says what that means.
@@ -121,7 +121,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     await saturday.reads(/Cook the beef chuck, and put it away/);
     await saturday.goes(`/card/${id}`);
     await saturday.reads(/to have it in the fridge at 19:00/);
-    await saturday.reads(/Sunday, 17 January.*to eat at 19:00/);
+    await saturday.reads(/Sunday 17 January.*to eat at 19:00/);
     await saturday.reads(/Covered, into the oven at 160 °C, until its middle is at 74 °C/);
     await saturday.goes('/');
     await saturday.presses('button', /^Done: Cook the beef chuck/);
@@ -206,7 +206,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     });
     const person = await on('2027-01-15T18:00:00Z', width);
     await person.goes('/');
-    await person.reads(/three portions, 1\.2 kg, in the freezer since Thursday, 3 December/);
+    await person.reads(/three portions, 1\.2 kg, in the freezer since Thursday 3 December/);
     await person.presses('button', `Thrown away: ${name}`);
     await person.presses('button', 'Undo');
     await person.presses('button', `Eat it: ${name}`);
@@ -215,7 +215,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     await person.presses('button', 'Eat then');
     await person.reads(new RegExp(`Take the b${name.slice(1)} out of the freezer, into the fridge on a tray`));
     await person.presses('button', /^Done: Take the braised/);
-    await person.reads(/in the fridge since Friday, 15 January/);
+    await person.reads(/in the fridge since Friday 15 January/);
     await person.presses('button', /^Done: Lift the fat off the braised/);
     await person.reads(`${name} is eaten.`);
     await until(async () => (await kitchen.asks<unknown[]>('GET', '/kept')).length === 0);

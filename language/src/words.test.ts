@@ -1,10 +1,12 @@
 import { messages as first } from './compiled/en-first';
 import { messages as rest } from './compiled/en-rest';
-import { capital, joined, listing, lowered, quantity, bySystem, say } from './message';
+import { capital, joined, listing, lowered, quantity, bySystem, say, timeOfDay } from './message';
+import { messages as spanish } from './compiled/es-first';
 import { wordsFor, type Catalog, type Words } from './words';
 
+/** Units are words too: those of English, under what a test itself says. */
 const of = (locale: string, catalog: Catalog, system: 'metric' | 'us' = 'metric'): Words =>
-  wordsFor(locale, [catalog], system);
+  wordsFor(locale, [first, catalog], system);
 /** As the standard parser makes it of `{n, plural, one {# egg} other {# eggs}} in {where}`. */
 const EGGS: Catalog = {
   'test.eggs': [
@@ -41,6 +43,17 @@ describe('words for one reader', () => {
     expect(text(lowered('Bay leaves'))).toBe('bay leaves');
     expect(text(joined(['Heat off', { code: 'test.pot' }], '. '))).toBe('Heat off. the blue pot');
     expect(of('es', EGGS).text(listing(['laurel', 'tomillo']))).toBe('laurel y tomillo');
+  });
+
+  test('quantities, times and days as Spanish writes them', () => {
+    const { text } = of('es-ES', spanish);
+    expect(text(quantity('mass', 1600))).toBe('1,6 kg');
+    expect(text(timeOfDay('2026-01-20T18:05:00+01:00'))).toBe('18:05');
+    expect(text({ moment: '2026-01-20T18:05:00+01:00', as: 'long' })).toBe('martes, 20 de enero');
+    const mexican = of('es-MX', spanish, 'us').text;
+    expect(mexican(quantity('volume', 500))).toBe('2 tazas');
+    expect(mexican(quantity('tablespoons', 1.5))).toBe('1½ cda');
+    expect(mexican(timeOfDay('2026-01-20T18:05:00+01:00')).replace(/\s/g, ' ')).toBe('6:05 p.m.');
   });
 
   test('quantities in the reader’s units', () => {

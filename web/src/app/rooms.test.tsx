@@ -105,7 +105,7 @@ describe('Settings', () => {
     kitchen.answers[`POST /api/backup/kept/${name}/restore`] = () => answer(preview, 200);
     const { user } = openRoom('/settings', kitchen);
     await screen.findByText('2.3 MB');
-    await user.click(screen.getByRole('button', { name: 'Restore Thursday, 5 November' }));
+    await user.click(screen.getByRole('button', { name: 'Restore Thursday 5 November' }));
     const dialog = await screen.findByRole('dialog');
     expect(dialog.textContent).toMatch(/plans\s*7\s*3/);
     expect(dialog.textContent).toContain('1 rows of an older Hervir');

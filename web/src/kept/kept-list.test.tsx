@@ -30,15 +30,15 @@ describe('what is left, on Tonight', () => {
     openRoom('/', keeping({}, { name: 'Beef shin', place: 'fridge', since: '2027-01-16T20:00:00+01:00' }));
     const items = within(await list()).getAllByRole('listitem');
     expect(items[0]?.textContent).toMatch(
-      /Beef shin.*in the fridge since Saturday, 16 January.*Good until Tuesday, 19/,
+      /Beef shin.*in the fridge since Saturday 16 January.*Good until Tuesday 19/,
     );
-    expect(items[1]?.textContent).toMatch(/two portions, 800 g, in the freezer since Sunday, 3 January/);
+    expect(items[1]?.textContent).toMatch(/two portions, 800 g, in the freezer since Sunday 3 January/);
   });
 
   test('past its day it says so once, and does not offer itself first', async () => {
     openRoom('/', keeping({ place: 'fridge', since: '2027-01-10T20:00:00+01:00' }));
     const item = await list();
-    expect(item.textContent).toMatch(/Its day was Wednesday, 13 January/);
+    expect(item.textContent).toMatch(/Its day was Wednesday 13 January/);
     const primary = (name: RegExp): boolean =>
       within(item).getByRole('button', { name }).classList.contains('ant-btn-primary');
     expect([primary(/^Eat it/), primary(/^Thrown away/)]).toEqual([false, true]);

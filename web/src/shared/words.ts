@@ -163,7 +163,7 @@ export function inSentence(name: string): string {
   return name.replace(/^The /, 'the ');
 }
 
-/** "Wednesday, 20 January": for dates on labels. */
+/** "Wednesday 20 January": for dates on labels. */
 export const longDay = (iso: string): string => dayOf(iso, 'long');
 
 /**

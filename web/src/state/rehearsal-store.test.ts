@@ -75,7 +75,7 @@ const state = (): ReturnType<typeof useRehearsal.getState> => useRehearsal.getSt
 
 describe('watching a rehearsal', () => {
   test('listens to its cooker, and its telemetry comes once and in order, also after a connection that was dropped', () => {
-    expect(stream().address).toBe('/api/rehearsals/one/stream');
+    expect(stream().address).toBe('/api/rehearsals/one/stream?language=en-GB');
     stream().says('frames', { frames: [frame(0), frame(1), frame(2)], now: NOW, speed: 60 });
     // It resumes a little before where it was.
     stream().says('frames', { frames: [frame(1), frame(2), frame(3)], now: NOW, speed: 60 });
