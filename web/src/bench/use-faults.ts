@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { SaveState } from '../state/bench/bench-reducer';
 import type { Reckoning } from '../workers/use-forecast';
-import { textOf } from '../language/t';
+import { t } from '../language/t';
 
 /** What is wrong with a field, by its path in the plan; undefined when nothing is. */
 export type FaultAt = (path: string) => string | undefined;
@@ -12,13 +12,9 @@ export function useFaults(reckoning: Reckoning, save: SaveState): FaultAt {
     const known = new Map<string, string>();
     if (save.kind === 'refused') {
       for (const { path, problem, allowed } of save.faults)
-        known.set(path.replace(/^plan\./, ''), `${textOf(problem)}; allowed: ${textOf(allowed)}`);
+        known.set(path.replace(/^plan\./, ''), t('shared.problem-allowed', { problem, allowed }));
     }
-    if (reckoning.fault)
-      known.set(
-        reckoning.fault.path,
-        `${textOf(reckoning.fault.problem)}; allowed: ${textOf(reckoning.fault.allowed)}`,
-      );
+    if (reckoning.fault) known.set(reckoning.fault.path, t('shared.problem-allowed', reckoning.fault));
     return (path) => known.get(path);
   }, [reckoning.fault, save]);
 }

@@ -29,9 +29,7 @@ describe('what is left, on Tonight', () => {
   test('where it lies, since when and until when; what must go first stands first', async () => {
     openRoom('/', keeping({}, { name: 'Beef shin', place: 'fridge', since: '2027-01-16T20:00:00+01:00' }));
     const items = within(await list()).getAllByRole('listitem');
-    expect(items[0]?.textContent).toMatch(
-      /Beef shin.*in the fridge since Saturday 16 January.*Good until Tuesday 19/,
-    );
+    expect(items[0]?.textContent).toMatch(/Beef shin.*in the fridge since Saturday 16 January.*Good until Tuesday 19/);
     expect(items[1]?.textContent).toMatch(/two portions, 800 g, in the freezer since Sunday 3 January/);
   });
 

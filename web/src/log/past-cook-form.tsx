@@ -52,7 +52,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
       await queryClient.invalidateQueries();
       close();
     } catch (error) {
-      void message.error(`Not added: ${error instanceof Error ? error.message : String(error)}`);
+      void message.error(t('shared.not-added', { why: error instanceof Error ? error.message : String(error) }));
     }
   };
   return (

@@ -116,7 +116,7 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
       await request('DELETE', `/rehearsals/${id}`);
       await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     } catch (error) {
-      void message.error(`Not thrown away: ${error instanceof Error ? error.message : String(error)}`);
+      void message.error(t('shared.not-deleted', { why: error instanceof Error ? error.message : String(error) }));
     }
   };
   return (

@@ -39,7 +39,10 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
   const { message } = App.useApp();
   const demo = useHealth().data?.demo ?? false;
   const change = (part: Partial<Stored>): void =>
-    save.mutate({ ...settings, ...part }, { onError: (error) => void message.error(`Not saved: ${error.message}`) });
+    save.mutate(
+      { ...settings, ...part },
+      { onError: (error) => void message.error(t('shared.not-saved', { why: error.message })) },
+    );
   return (
     <div className="room" style={{ maxWidth: 680 }}>
       <h1>{t('settings.settings')}</h1>

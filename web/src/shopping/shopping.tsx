@@ -99,7 +99,7 @@ export function ShoppingRoom(): ReactNode {
       await navigator.clipboard.writeText(asText(lines, out, amount));
       void message.success(t('shopping.the-list-is-copied'));
     } catch {
-      void message.error('This browser does not let it be copied: select it, or print it.');
+      void message.error(t('shopping.this-browser-does-not-let'));
     }
   };
   return (

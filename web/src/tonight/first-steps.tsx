@@ -104,7 +104,7 @@ function PotStep(): ReactNode {
       await request('POST', '/cookers', cooker);
       await queryClient.invalidateQueries({ queryKey: keys.cookers });
     } catch (error) {
-      void message.error(`Not kept: ${error instanceof Error ? error.message : String(error)}`);
+      void message.error(t('shared.not-kept', { why: error instanceof Error ? error.message : String(error) }));
     } finally {
       setBusy(false);
     }
