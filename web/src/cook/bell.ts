@@ -1,5 +1,6 @@
 import type { Alarm } from '@hervir/core';
 import { create } from 'zustand';
+import { language } from '../language/t';
 
 interface BellState {
   /** A browser gives no sound before something was pressed on the page. */
@@ -64,5 +65,8 @@ export const canSpeak = (): boolean => 'speechSynthesis' in window;
 export function speak(text: string): void {
   if (!canSpeak()) return;
   window.speechSynthesis.cancel();
-  window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+  const said = new SpeechSynthesisUtterance(text);
+  // A voice of the page's language, whatever the device's own is.
+  said.lang = language();
+  window.speechSynthesis.speak(said);
 }
