@@ -1,24 +1,25 @@
 import { useMemo } from 'react';
 import type { SaveState } from '../state/bench/bench-reducer';
 import type { Reckoning } from '../workers/use-forecast';
-import { textOf } from '../language/t';
+import { useWords } from '../language/t';
 
 /** What is wrong with a field, by its path in the plan; undefined when nothing is. */
 export type FaultAt = (path: string) => string | undefined;
 
 /** Faults of the reckoning and of the server, in one place for the fields to ask. */
 export function useFaults(reckoning: Reckoning, save: SaveState): FaultAt {
+  const { text } = useWords();
   return useMemo(() => {
     const known = new Map<string, string>();
     if (save.kind === 'refused') {
       for (const { path, problem, allowed } of save.faults)
-        known.set(path.replace(/^plan\./, ''), `${textOf(problem)}; allowed: ${textOf(allowed)}`);
+        known.set(path.replace(/^plan\./, ''), `${text(problem)}; allowed: ${text(allowed)}`);
     }
     if (reckoning.fault)
       known.set(
         reckoning.fault.path,
-        `${textOf(reckoning.fault.problem)}; allowed: ${textOf(reckoning.fault.allowed)}`,
+        `${text(reckoning.fault.problem)}; allowed: ${text(reckoning.fault.allowed)}`,
       );
     return (path) => known.get(path);
-  }, [reckoning.fault, save]);
+  }, [reckoning.fault, save, text]);
 }
