@@ -92,7 +92,7 @@ export function DinnerOddsPanel({
   );
 }
 
-const sure = (chance: number): string => (chance === 0.95 ? '19 in 20' : textOf(inTen(chance)));
+const sure = (chance: number): string => (chance === 0.95 ? t('odds.19-in-20') : textOf(inTen(chance)));
 
 /** Whose the spread is, and how often the fork finds the meat tough. */
 function upTo({ shares, stillTough }: DinnerOdds): string {

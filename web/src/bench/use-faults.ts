@@ -8,18 +8,14 @@ export type FaultAt = (path: string) => string | undefined;
 
 /** Faults of the reckoning and of the server, in one place for the fields to ask. */
 export function useFaults(reckoning: Reckoning, save: SaveState): FaultAt {
-  const { text } = useWords();
+  const words = useWords();
   return useMemo(() => {
     const known = new Map<string, string>();
     if (save.kind === 'refused') {
       for (const { path, problem, allowed } of save.faults)
-        known.set(path.replace(/^plan\./, ''), `${text(problem)}; allowed: ${text(allowed)}`);
+        known.set(path.replace(/^plan\./, ''), words.t('shared.allowed', { problem, allowed }));
     }
-    if (reckoning.fault)
-      known.set(
-        reckoning.fault.path,
-        `${text(reckoning.fault.problem)}; allowed: ${text(reckoning.fault.allowed)}`,
-      );
+    if (reckoning.fault) known.set(reckoning.fault.path, words.t('shared.allowed', reckoning.fault));
     return (path) => known.get(path);
-  }, [reckoning.fault, save, text]);
+  }, [reckoning.fault, save, words]);
 }

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useUnits } from '../shared/use-units';
 import styles from './log.module.css';
-import { cameOut, cutName, lateWords, RESULT_SHAPES } from './words';
+import { cameOut, cutName, lateWords, RESULT_SHAPES, wasOnTime } from './words';
 import { t } from '../language/t';
 
 /** One cook of the log in a line. */
@@ -13,7 +13,7 @@ export function LogLine({ item }: { readonly item: LogItem }): ReactNode {
   const { print } = useUnits();
   const { id, servedAt, name, cut, boughtG, cooker, result, pressure, lateMinutes, burns } = item;
   const off = [
-    lateWords(lateMinutes),
+    lateMinutes === null || wasOnTime(lateMinutes) ? '' : lateWords(lateMinutes),
     burns > 0 ? `■ ${burns === 1 ? t('log.burn-error') : t('log.burn-errors', { burns })}` : '',
   ];
   return (
@@ -35,7 +35,7 @@ export function LogLine({ item }: { readonly item: LogItem }): ReactNode {
         {RESULT_SHAPES[result]}
         {cameOut(item)}
       </span>
-      <span className={styles['log-off']}>{off.filter((text) => text !== '' && text !== 'on time').join(', ')}</span>
+      <span className={styles['log-off']}>{off.filter((text) => text !== '').join(', ')}</span>
     </li>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '../language/t';
+
 /** Longest side of a kept photo, px. */
 const LONGEST = 1600;
 const QUALITY = 0.85;
@@ -10,7 +12,7 @@ const QUALITY = 0.85;
  */
 export async function asPicture(file: File): Promise<string> {
   const bitmap = await createImageBitmap(file).catch(() => {
-    throw new Error('That file is no picture this browser can read.');
+    throw new Error(t('log.that-file-is-no-picture'));
   });
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
   const canvas = document.createElement('canvas');

@@ -35,9 +35,15 @@ export function cameOut({ grade, wanted, result, source }: CameOut): string {
 
 export const cutName = (id: string): string => upperFirst(textOf(cutTitle(cutById(id))));
 
+/** Nobody at the table calls it late, minutes. */
+const ON_TIME = 5;
+
+/** Whether a dinner was neither early nor late. */
+export const wasOnTime = (minutes: number): boolean => Math.abs(minutes) < ON_TIME;
+
 /** "42 min late", "on time". */
 export function lateWords(minutes: number | null): string {
   if (minutes === null) return '';
-  if (Math.abs(minutes) < 5) return t('log.on-time');
+  if (wasOnTime(minutes)) return t('log.on-time');
   return minutes > 0 ? t('log.min-late', { minutes }) : t('log.min-early', { minutes: -minutes });
 }

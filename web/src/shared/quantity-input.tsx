@@ -56,9 +56,9 @@ export function QuantityInput(props: Props): ReactNode {
     }
     const read = parseQuantity(kind, text, system);
     const allowed = t('shared.to', { amount: print(kind, range.min), amount2: print(kind, range.max) });
-    if (read === undefined) say(`"${text}" cannot be read as a quantity; allowed: ${allowed}`);
+    if (read === undefined) say(t('shared.cannot-be-read-as-a', { text, allowed }));
     else if (!(read >= range.min && read <= range.max))
-      say(`${print(kind, read)} is out of range; allowed: ${allowed}`);
+      say(t('shared.is-out-of-range', { amount: print(kind, read), allowed }));
     else {
       say(null);
       setTyped(null);

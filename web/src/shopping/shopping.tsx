@@ -99,12 +99,12 @@ export function ShoppingRoom(): ReactNode {
       await navigator.clipboard.writeText(asText(lines, out, amount));
       void message.success(t('shopping.the-list-is-copied'));
     } catch {
-      void message.error('This browser does not let it be copied: select it, or print it.');
+      void message.error(t('shopping.this-browser-does-not-let'));
     }
   };
   return (
     <div className="room">
-      <h1>{t('shopping.what-to-buy')}</h1>
+      <h1>{t('app.what-to-buy')}</h1>
       <fieldset className={styles['shopping-plans']}>
         <legend>{t('shopping.for')}</legend>
         {braises.isPending ? (

@@ -67,7 +67,7 @@ export function Tonight(): ReactNode {
 
   return (
     <div className="room">
-      <h1 className="visually-hidden">{t('tonight.tonight')}</h1>
+      <h1 className="visually-hidden">{t('app.tonight')}</h1>
       <Gaps
         asked={asked}
         now={now}
@@ -109,7 +109,7 @@ export function Tonight(): ReactNode {
           >
             {t('tonight.open-on-the-bench')}
           </Button>
-          <Button onClick={() => void navigate('/recipe')}>{t('tonight.from-a-recipe')}</Button>
+          <Button onClick={() => void navigate('/recipe')}>{t('app.from-a-recipe')}</Button>
           <Button
             onClick={() => {
               setWhyShown(true);
