@@ -18,7 +18,7 @@ export function headless(name, command) {
   buildReckoning({ quiet: true });
   const load = createRequire(import.meta.url);
   const contract = load(join(root, 'contract/dist/index.js'));
-  const { LARGEST_PLAN_BYTES } = contract;
+  const { faultLine, LARGEST_PLAN_BYTES, tooLarge } = contract;
   const { wordsFor } = load(join(root, 'language/dist/index.js'));
   const catalogs = ['first', 'rest'].map((part) => load(join(root, `language/dist/compiled/en-${part}.js`)).messages);
   /** What is printed is English, metric. */
@@ -29,10 +29,7 @@ export function headless(name, command) {
   let text;
   try {
     if (file !== 0 && statSync(file).size > LARGEST_PLAN_BYTES) {
-      stop(
-        `(document): ${words.t('headless.is-too-large-for-a-plan', { megabytes: statSync(file).size / 1e6 })}; allowed: ${words.t('headless.up-to', { megabytes: LARGEST_PLAN_BYTES / 1e6 })}`,
-        2,
-      );
+      stop(faultLine(tooLarge(statSync(file).size), words.spell), 2);
     }
     text = readFileSync(file, 'utf8');
   } catch (error) {

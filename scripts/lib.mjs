@@ -61,13 +61,21 @@ function newest(folder) {
   return latest;
 }
 
-/** True when a workspace's sources are newer than what was last built from them. */
-export function stale(workspaces, stampName) {
+/** True when a folder holds something newer than what was last made of it. */
+function changed(folders, stampName) {
   const stamp = join(root, 'node_modules', '.cache', `hervir-${stampName}`);
   if (!existsSync(stamp)) return true;
-  const built = statSync(stamp).mtimeMs;
-  return workspaces.some((name) => newest(join(root, name, 'src')) > built || !existsSync(join(root, name, 'dist')));
+  const made = statSync(stamp).mtimeMs;
+  return folders.some((folder) => newest(join(root, folder)) > made);
 }
+
+/** True when a workspace's sources are newer than what was last built from them. */
+export const stale = (workspaces, stampName) =>
+  workspaces.some((name) => !existsSync(join(root, name, 'dist'))) ||
+  changed(
+    workspaces.map((name) => `${name}/src`),
+    stampName,
+  );
 
 /** Notes that a build is done. */
 export function stampBuild(stampName) {
@@ -94,9 +102,13 @@ export function buildReckoning({ quiet = false } = {}) {
   stampBuild('reckoning');
 }
 
-/** Compiles the messages of every language; what is wrong with one stops everything. */
+/** Compiles the messages of every language where one, or what asks for one, has changed; a wrong one stops everything. */
 export function compileMessages() {
+  const asking = ['language', 'core', 'contract', 'server', 'web'].map((name) => `${name}/src`);
+  const made = existsSync(join(root, 'language/src/compiled'));
+  if (made && !changed(['language/messages', 'scripts', ...asking], 'messages')) return;
   if (run(process.execPath, [join(root, 'scripts/messages.mjs')]) !== 0) stop('The messages do not compile.');
+  stampBuild('messages');
 }
 
 /** Compiles everything and bundles the web where anything has changed. */

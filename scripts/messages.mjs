@@ -1,7 +1,7 @@
 // npm run messages: compiles the messages of every language, and stops where one is missing, unused, or asks for other values.
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
+import { fileURLToPath } from 'node:url';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const folder = join(root, 'language/messages');
@@ -88,6 +88,9 @@ function sources() {
   return said.join('\n');
 }
 
+/** Whatever in a source may be the code of a message. */
+const codesIn = (source) => [...source.matchAll(/'([a-z-]+\.[\w.-]+)'/g)].map(([, code]) => code);
+
 /** What the first room says: the codes in every file that the page's beginning imports, one after another. */
 function firstCodes(from) {
   const seen = new Set();
@@ -99,7 +102,7 @@ function firstCodes(from) {
     if (!file || seen.has(file)) return;
     seen.add(file);
     const text = readFileSync(file, 'utf8');
-    for (const [, code] of text.matchAll(/'([a-z-]+\.[\w.-]+)'/g)) codes.add(code);
+    for (const code of codesIn(text)) codes.add(code);
     for (const [, to] of text.matchAll(/^(?:import|export) (?!type )[^;]*?from '(\.[^']+)';/gms))
       visit(join(dirname(file), to));
   };
@@ -112,9 +115,11 @@ function firstCodes(from) {
  *
  * @returns what is wrong, a line each; nothing is written where something is
  */
-export async function compileMessages({ unused = true } = {}) {
+async function compileMessages() {
   const { parse } = await import('@formatjs/icu-messageformat-parser');
-  const { languages, base, first, beginning } = JSON.parse(readFileSync(join(root, 'language/languages.json'), 'utf8'));
+  const { languages, base, first, beginning } = JSON.parse(
+    readFileSync(join(root, 'language/messages/languages.json'), 'utf8'),
+  );
   const faults = [];
   const parsed = {};
   for (const language of Object.keys(languages)) {
@@ -149,13 +154,12 @@ export async function compileMessages({ unused = true } = {}) {
       }
     }
   }
-  if (unused) {
-    const said = sources();
-    const families = [...said.matchAll(/`([a-z-]+\.[\w.-]*)\$\{/g)].map(([, prefix]) => prefix);
-    for (const code of Object.keys(types))
-      if (!said.includes(`'${code}'`) && !families.some((prefix) => code.startsWith(prefix)))
-        faults.push(`${base} ${code}: is asked for nowhere`);
-  }
+  const said = sources();
+  const asked = new Set(codesIn(said));
+  const families = [...said.matchAll(/`([a-z-]+\.[\w.-]*)\$\{/g)].map(([, prefix]) => prefix);
+  for (const code of Object.keys(types))
+    if (!asked.has(code) && !families.some((prefix) => code.startsWith(prefix)))
+      faults.push(`${base} ${code}: is asked for nowhere`);
   if (faults.length > 0) return faults;
 
   const into = join(root, 'language/src/compiled');
@@ -203,8 +207,6 @@ export async function compileMessages({ unused = true } = {}) {
   return [];
 }
 
-if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
-  const faults = await compileMessages();
-  for (const fault of faults) process.stderr.write(`${fault}\n`);
-  if (faults.length > 0) process.exit(1);
-}
+const faults = await compileMessages();
+for (const fault of faults) process.stderr.write(`${fault}\n`);
+if (faults.length > 0) process.exit(1);

@@ -2,6 +2,9 @@ import { say, type Text } from '@hervir/language/message';
 import { type PlanError } from '@hervir/core';
 import type { z } from 'zod';
 
+/** Puts every message of a document into words. */
+export type Spell = <T>(document: T) => T;
+
 /** One thing wrong with what came in: where, what, and what would do. */
 export interface Fault {
   /** For instance `meat.thicknessCm` or `liquids[0].ml`; empty for the document itself. */
@@ -141,4 +144,14 @@ export function faultsOf(error: z.ZodError, input: unknown): Fault[] {
 /** The fault of a plan that reads well and cannot be reckoned. */
 export function faultOfPlanError(error: PlanError): Fault {
   return { path: error.path, problem: error.problem, allowed: error.allowed };
+}
+
+/**
+ * One fault a line, as the command prints it.
+ *
+ * @param spell puts every message of a document into words: the contract knows codes only
+ */
+export function faultLine(fault: Fault, spell: Spell): string {
+  const { path, problem, allowed } = spell(fault);
+  return `${path === '' ? '(document)' : path}: ${problem as string}; allowed: ${allowed as string}`;
 }

@@ -1,10 +1,7 @@
 import { say } from '@hervir/language/message';
 import { dinnerOdds, forecast, guideOf, portionsIn, type Plan } from '@hervir/core';
-import type { Fault } from './fault';
+import { faultLine, type Fault, type Spell } from './fault';
 import { readPlan } from './plan';
-
-/** Puts every message of a document into words: the contract knows codes only. */
-export type Spell = <T>(document: T) => T;
 
 /** A plan is a page of text; anything near this is something else, bytes. */
 export const LARGEST_PLAN_BYTES = 1_000_000;
@@ -16,12 +13,15 @@ export interface CommandResult {
   readonly exitCode: 0 | 2;
 }
 
+/** What is said of a file that is no plan by its size alone. */
+export const tooLarge = (bytes: number): Fault => ({
+  path: '',
+  problem: say('headless.is-too-large-for-a-plan', { megabytes: bytes / 1e6 }),
+  allowed: say('headless.up-to', { megabytes: LARGEST_PLAN_BYTES / 1e6 }),
+});
+
 function refused(spell: Spell, faults: readonly Fault[]): CommandResult {
-  const lines = spell(faults).map(
-    ({ path, problem, allowed }) =>
-      `${path === '' ? '(document)' : path}: ${problem as string}; allowed: ${allowed as string}\n`,
-  );
-  return { stdout: '', stderr: lines.join(''), exitCode: 2 };
+  return { stdout: '', stderr: faults.map((fault) => `${faultLine(fault, spell)}\n`).join(''), exitCode: 2 };
 }
 
 /**
@@ -68,15 +68,7 @@ export function guideCommand(text: string, spell: Spell): CommandResult {
 
 /** Reads a plan's text and prints what is made of it; a bad one is refused, a line each fault. */
 function command(text: string, spell: Spell, make: (plan: Plan) => object): CommandResult {
-  if (text.length > LARGEST_PLAN_BYTES) {
-    return refused(spell, [
-      {
-        path: '',
-        problem: say('headless.is-too-large-for-a-plan', { megabytes: text.length / 1e6 }),
-        allowed: say('headless.up-to', { megabytes: LARGEST_PLAN_BYTES / 1e6 }),
-      },
-    ]);
-  }
+  if (text.length > LARGEST_PLAN_BYTES) return refused(spell, [tooLarge(text.length)]);
   let input: unknown;
   try {
     input = JSON.parse(text);

@@ -1,4 +1,4 @@
-import type { Text } from '@hervir/language/message';
+import { shapeOf, type Text } from '@hervir/language/message';
 import { z } from 'zod';
 
 /** No text of the reckoning is longer, put into words or not. */
@@ -16,28 +16,29 @@ function isText(value: unknown, depth = 0): boolean {
   if (!isObject(value) || depth > DEEPEST) return false;
   const inside = (one: unknown): boolean => isText(one, depth + 1);
   const many = (list: unknown): boolean => Array.isArray(list) && list.length <= MOST && list.every(inside);
-  switch (Object.keys(value).sort().join(' ')) {
-    case 'code':
-      return short(value['code'], 120);
-    case 'code values':
+  switch (shapeOf(value)) {
+    case 'message':
       return (
         short(value['code'], 120) &&
-        isObject(value['values']) &&
-        Object.values(value['values']).every((one) => typeof one === 'boolean' || Number.isFinite(one) || inside(one))
+        (value['values'] === undefined ||
+          (isObject(value['values']) &&
+            Object.values(value['values']).every(
+              (one) => typeof one === 'boolean' || Number.isFinite(one) || inside(one),
+            )))
       );
-    case 'quantity value':
+    case 'quantity':
       return short(value['quantity'], 20) && Number.isFinite(value['value']);
-    case 'list':
+    case 'listing':
       return many(value['list']);
-    case 'by joined':
+    case 'joined':
       return many(value['joined']) && short(value['by'], 10);
-    case 'cased of':
+    case 'cased':
       return short(value['cased'], 10) && inside(value['of']);
-    case 'metric us':
+    case 'by-system':
       return inside(value['metric']) && inside(value['us']);
-    case 'as moment':
+    case 'moment':
       return short(value['moment'], 40) && short(value['as'], 10);
-    default:
+    case null:
       return false;
   }
 }

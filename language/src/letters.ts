@@ -1,13 +1,17 @@
 /**
  * A text as the beginning of a sentence.
  *
+ * @param locale whose letters they are, BCP 47
  * @example upperFirst('goat neck') // 'Goat neck'
  */
-export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const upperFirst = (text: string, locale = 'en'): string =>
+  text.charAt(0).toLocaleUpperCase(locale) + text.slice(1);
 
 /**
  * A name as it stands inside a sentence.
  *
+ * @param locale whose letters they are, BCP 47
  * @example lowerFirst('Bay leaves') // 'bay leaves'
  */
-export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+export const lowerFirst = (text: string, locale = 'en'): string =>
+  text.charAt(0).toLocaleLowerCase(locale) + text.slice(1);

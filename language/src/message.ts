@@ -9,6 +9,7 @@ import type { BySystem, Cased, Joined, Listing, Message, Moment, Quantity, Text,
 export type Code = keyof MessageValues;
 
 export type * from './value';
+export { shapeOf, type Shape } from './shape';
 
 /** Nothing to give where the message asks for nothing. */
 export type ValuesOf<C extends Code> = keyof MessageValues[C] extends never ? [] : [values: MessageValues[C]];

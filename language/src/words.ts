@@ -1,6 +1,8 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Code, ValuesOf } from './message';
+import { lowerFirst, upperFirst } from './letters';
 import { printAny, type Writing } from './quantity';
+import { shapeOf } from './shape';
 import type { BySystem, Cased, Joined, Listing, Message, Moment, Quantity, Text, UnitSystem } from './value';
 import { decimalMark, printClock, printDay } from './writing';
 
@@ -29,12 +31,6 @@ export interface Words {
 const FORMATS = {
   number: { plain: { useGrouping: false } },
 };
-
-/** What each kind of text is made of: nothing else is taken for one. */
-const SHAPES = ['code', 'code values', 'quantity value', 'list', 'by joined', 'cased of', 'metric us', 'as moment'];
-const isText = (value: object): boolean =>
-  SHAPES.includes(Object.keys(value).sort().join(' ')) &&
-  (!('code' in value) || (typeof value.code === 'string' && value.code.includes('.')));
 
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 const isMessage = (value: object): value is Message => 'code' in value && typeof value.code === 'string';
@@ -86,11 +82,8 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
     return printAny(kind, value, as, writing);
   };
   const unit = (code: Code): string => parts(code).join('');
-  const cased = ({ cased: how, of }: Cased): string => {
-    const said = text(of);
-    const first = said.charAt(0);
-    return (how === 'upper' ? first.toLocaleUpperCase(locale) : first.toLocaleLowerCase(locale)) + said.slice(1);
-  };
+  const cased = ({ cased: how, of }: Cased): string =>
+    how === 'upper' ? upperFirst(text(of), locale) : lowerFirst(text(of), locale);
   const inWords = (value: unknown): unknown => {
     if (!isObject(value)) return value;
     if (isMessage(value)) return parts(value.code, value.values).join('');
@@ -122,7 +115,7 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
   const spell = (value: unknown): unknown => {
     if (!isObject(value)) return value;
     if (Array.isArray(value)) return value.map(spell);
-    if (isText(value)) return inWords(value);
+    if (shapeOf(value) !== null) return inWords(value);
     return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, spell(one)]));
   };
   return {

@@ -181,6 +181,23 @@ describe('cookers and settings', () => {
   });
 });
 
+test('a kitchen that starts again answers in its units, before anybody has asked for them', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'hervir-'));
+  const first = await openKitchen({ dataFolder: folder });
+  await first.send('PUT', '/api/settings', { units: 'us' });
+  await first.close();
+  // One in grams in between, so that nothing is left over from the first.
+  const between = await openKitchen();
+  await between.send('GET', '/api/settings');
+  await between.close();
+  const again = await openKitchen({ dataFolder: folder });
+  const plan = { ...PLAN, meat: { ...PLAN.meat, trimGrams: 1490 } };
+  const refused = (await again.send('POST', '/api/braises', { id: randomUUID(), plan })).body;
+  expect(JSON.stringify(refused)).toMatch(/allowed":"[^"]*lb/);
+  await again.close();
+  rmSync(folder, { recursive: true });
+});
+
 describe('the demo kitchen', () => {
   test('is filled when empty, and put back when asked', async () => {
     const kitchen = await openKitchen({ demo: true });

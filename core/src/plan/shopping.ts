@@ -33,8 +33,8 @@ const AISLE_OF: Readonly<Partial<Record<PortionKind, Aisle>>> = {
 };
 /** A pulse is bought dry. */
 const AS_BOUGHT: Readonly<Record<string, Text>> = {
-  'bean-dry-soaked': say('shopping.dry-beans'),
-  'bean-dry-unsoaked': say('shopping.dry-beans'),
+  'bean-dry-soaked': say('grains.dry-beans'),
+  'bean-dry-unsoaked': say('grains.dry-beans'),
   'kidney-bean-soaked': say('shopping.dry-red-kidney-beans'),
   'chickpea-soaked': say('shopping.dry-chickpeas'),
 };

@@ -43,11 +43,6 @@ const SAUCE_WITHIN = 0.25;
 /** A pot that stood with its valve open for longer lost its way there, minutes. */
 const VALVE_FORGOTTEN = 2;
 
-/** What hangs between words and figures: the run, its plan and how to print. */
-interface Ground {
-  readonly run: SimulatedCook;
-}
-
 /** How a base that tripped is avoided next time, by its largest cause. */
 const BASE_ADVICE: Readonly<Record<Exclude<BurnCauseId, 'heat'>, Text>> = {
   fond: say('debrief.scrape-the-base-until-nothing'),
@@ -59,7 +54,7 @@ const BASE_ADVICE: Readonly<Record<Exclude<BurnCauseId, 'heat'>, Text>> = {
 };
 
 /** Minutes for which the lid was on, the heat too, and the valve open with the pin down. */
-function valveOpenMinutes({ run }: Ground): number {
+function valveOpenMinutes(run: SimulatedCook): number {
   let seconds = 0;
   run.frames.forEach((frame, i) => {
     const before = run.frames[i - 1];
@@ -69,8 +64,7 @@ function valveOpenMinutes({ run }: Ground): number {
   return seconds / 60;
 }
 
-function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
-  const { run } = ground;
+function tenderness(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { grade } = run.opened ?? { grade: null };
   const { target } = run.f.plan;
   if (grade === null) return [];
@@ -134,7 +128,7 @@ function tenderness(ground: Ground, advice: Advice[]): DebriefLine[] {
   ];
 }
 
-function sear({ run }: Ground, advice: Advice[]): DebriefLine[] {
+function sear(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { browned, coverage } = run.kitchen;
   const { school } = run.f.plan.sear;
   if (browned === null || school === 'none') return [];
@@ -162,7 +156,7 @@ function sear({ run }: Ground, advice: Advice[]): DebriefLine[] {
   ];
 }
 
-function vegetables({ run }: Ground, advice: Advice[]): DebriefLine[] {
+function vegetables(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const items = plantOutcomes(run);
   const early = items.filter(({ off }) => off > 0).map(({ name }) => name);
   const short = items.filter(({ off }) => off < 0).map(({ name }) => name);
@@ -196,7 +190,7 @@ function bodyOf(starchG: number, ml: number): Body {
   return per < (coating + thick) / 2 ? 'coating' : 'thick';
 }
 
-function sauce({ run }: Ground, advice: Advice[]): DebriefLine[] {
+function sauce(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { finish } = run.f;
   const ml = run.kitchen.sauceMl;
   const { thickener, body } = run.f.plan.finish;
@@ -229,12 +223,11 @@ function sauce({ run }: Ground, advice: Advice[]): DebriefLine[] {
   ];
 }
 
-function base(ground: Ground, advice: Advice[]): DebriefLine[] {
-  const { run } = ground;
+function base(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { trips, hottestC } = run.kitchen;
   const stovetop = run.f.plan.cooker.kind === 'stovetop';
   const limit = run.f.burn.cutoutC - LIKELY_K;
-  const open = valveOpenMinutes(ground);
+  const open = valveOpenMinutes(run);
   const [first] = trips;
   if (open > VALVE_FORGOTTEN) {
     advice.push({
@@ -282,7 +275,7 @@ function base(ground: Ground, advice: Advice[]): DebriefLine[] {
   ];
 }
 
-function time({ run }: Ground, advice: Advice[]): DebriefLine[] {
+function time(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { state } = run;
   const { driftMinutes } = state.dinner;
   if (state.status === 'cooking') return [];
@@ -322,16 +315,15 @@ const WORTH_A_WORD = 1;
  * @returns a line for each thing that can be told already; no advice where all went well
  */
 export function debriefOf(run: SimulatedCook): Debrief {
-  const ground: Ground = { run };
   const advice: Advice[] = [];
   const served = run.state.status !== 'cooking' && run.state.status !== 'waiting';
   const lines = [
-    ...tenderness(ground, advice),
-    ...sear(ground, advice),
-    ...(served ? vegetables(ground, advice) : []),
-    ...(served ? sauce(ground, advice) : []),
-    ...base(ground, advice),
-    ...time(ground, advice),
+    ...tenderness(run, advice),
+    ...sear(run, advice),
+    ...(served ? vegetables(run, advice) : []),
+    ...(served ? sauce(run, advice) : []),
+    ...base(run, advice),
+    ...time(run, advice),
   ];
   const dark = run.kitchen.darkS / 60;
   if (dark > WORTH_A_WORD) {

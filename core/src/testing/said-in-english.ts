@@ -6,6 +6,8 @@ import { printAny, wordsFor, type Quantity, type Text, type UnitSystem } from '@
 import { messages as first } from '@hervir/language/en/first';
 import { messages as rest } from '@hervir/language/en/rest';
 
+export { shapeOf } from '@hervir/language';
+
 let units: UnitSystem = 'metric';
 
 /** The units that are spoken in from here on. */

@@ -102,7 +102,7 @@ export interface BackupTaker {
 const KNOWN_KEYS = ['format', 'version', 'made', 'tables', 'photos', 'unreadable'];
 const NOT_JSON: Fault = {
   path: '',
-  problem: say('backup-file.is-not-json'),
+  problem: say('faults.is-not-json'),
   allowed: say('backup-file.a-backup-of-hervir'),
 };
 const shapeFault = (path: string, allowed: Text): Fault => ({

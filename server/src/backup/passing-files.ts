@@ -57,8 +57,8 @@ export class PassingFiles {
             ),
           );
         else if (bytes > room) {
-          const problem = say('passing-files.the-disk-of-hervirs-machine');
-          done(refused(507, problem, say('passing-files.some-free-space-then-again')));
+          const problem = say('faults.the-disk-of-hervirs-machine');
+          done(refused(507, problem, say('faults.some-free-space-then-again')));
         } else done(null, chunk);
       },
     });

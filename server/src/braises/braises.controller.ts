@@ -82,7 +82,7 @@ export class BraisesController {
   @Header('content-type', 'application/ld+json; charset=utf-8')
   @ApiOperation({ summary: 'The plan as a schema.org recipe' })
   async recipe(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
-    const { f } = await this.reckoned(id);
+    const f = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(f.plan))}.jsonld`);
     return JSON.stringify(recipeJsonLd(f, speaking()), null, 2);
   }
@@ -91,7 +91,7 @@ export class BraisesController {
   @Header('content-type', 'text/markdown; charset=utf-8')
   @ApiOperation({ summary: 'The plan as a card in Markdown' })
   async markdown(@Param('id') id: string, @Res({ passthrough: true }) response: Response): Promise<string> {
-    const { f } = await this.reckoned(id);
+    const f = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(f.plan))}.md`);
     return recipeMarkdown(f, speaking());
   }
@@ -124,17 +124,17 @@ export class BraisesController {
         ],
       });
     }
-    const { f } = await this.reckoned(id);
+    const f = await this.reckoned(id);
     response.attachment(`${fileName(nameOf(plan))}.ics`);
     return calendarOf({ id, revision }, f, this.clock.now(), speaking());
   }
 
   /** As it would be cooked now, with what was learnt. */
-  private async reckoned(id: string): Promise<{ f: Forecast }> {
+  private async reckoned(id: string): Promise<Forecast> {
     const { plan } = await this.braises.open(id);
     // Whatever is printed of it is printed in the units that are set now.
     await this.settings.read();
-    return { f: await this.workers.forecast(await this.learning.apply(plan)) };
+    return this.workers.forecast(await this.learning.apply(plan));
   }
 
   @Put(':id')

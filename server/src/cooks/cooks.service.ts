@@ -252,7 +252,7 @@ export class CooksService {
     return event.kind === 'started'
       ? {
           path: 'kind',
-          problem: say('cooks.service.the-cook-has-begun-already'),
+          problem: say('cook-state.the-cook-has-begun-already'),
           allowed: say('cooks.service.any-other-kind'),
         }
       : null;
@@ -262,5 +262,5 @@ export class CooksService {
 const FOREIGN = {
   path: 'id',
   problem: say('cooks.service.is-an-event-of-another'),
-  allowed: say('cooks.service.a-new-uuid'),
+  allowed: say('faults.a-new-uuid'),
 };

@@ -1,6 +1,15 @@
-import { aheadCaution, aheadText, cutById, cutTitle, shiftIso, type Forecast, type ScheduledTask } from '@hervir/core';
+import {
+  aheadCaution,
+  type AheadTask,
+  aheadText,
+  cutById,
+  cutTitle,
+  shiftIso,
+  type Forecast,
+  type ScheduledTask,
+} from '@hervir/core';
 import ical, { ICalAlarmType } from 'ical-generator';
-import type { Words } from '@hervir/language';
+import type { Text, Words } from '@hervir/language';
 
 /** Text of a calendar: RFC 5545, 3.3.11. */
 const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&').replace(/\r?\n/g, '\\n');
@@ -66,6 +75,10 @@ export function calendarOf(
       triggerBefore: 10 * 60,
       description: t('calendar.begin-in-ten-minutes', { name }),
     });
+  const withCaution = (text: Text, task: AheadTask): string => {
+    const caution = aheadCaution(task);
+    return caution === null ? said(text) : `${said(text)}. ${said(caution)}`;
+  };
   /** An entry of its own that rings when it begins. */
   const call = (task: string, start: Date, minutes: number, summary: string, description: string): void => {
     calendar
@@ -84,9 +97,7 @@ export function calendarOf(
   for (const task of f.ahead) {
     // What is done already calls nobody; the evening and the day have entries of their own.
     if (task.at === null || task.doneAt !== null || task === warm || task.kind === 'cook') continue;
-    const description = [t('calendar.for', { name }), aheadCaution(task)]
-      .flatMap((text) => (text === null ? [] : said(text)))
-      .join('. ');
+    const description = withCaution(t('calendar.for', { name }), task);
     call(task.id, new Date(task.at), AHEAD_TAKES, said(aheadText(task)), description);
   }
   const callsOf = (all: readonly ScheduledTask[], from: string): void => {
@@ -101,9 +112,7 @@ export function calendarOf(
   callsOf(tasks, startAt);
   const day = f.nextDay?.clock;
   if (day && day.startAt !== null && warm && warm.doneAt === null) {
-    const description = [aheadText(warm), aheadCaution(warm)]
-      .flatMap((text) => (text === null ? [] : said(text)))
-      .join('. ');
+    const description = withCaution(aheadText(warm), warm);
     call('day', new Date(day.startAt), Math.ceil(day.totalMinutes), t('calendar.warm-through', { name }), description);
     callsOf(
       day.tasks.filter(({ work }) => work.kind !== 'day'),

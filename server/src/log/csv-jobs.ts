@@ -59,7 +59,7 @@ function textOf(bytes: Buffer, contentType: string): { readonly text: string } |
     input = JSON.parse(bytes.toString('utf8'));
   } catch {
     return {
-      faults: [{ path: '', problem: say('csv-jobs.is-not-json'), allowed: say('csv-jobs.a-json-document-or-the') }],
+      faults: [{ path: '', problem: say('faults.is-not-json'), allowed: say('csv-jobs.a-json-document-or-the') }],
     };
   }
   const read = readCsvFile(input);

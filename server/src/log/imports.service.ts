@@ -169,7 +169,7 @@ export class LogImports {
       mine.state = { ...mine.state, phase: 'ready' };
     } catch (error) {
       if (signal.aborted) return;
-      const problem = error instanceof Error ? error.message.slice(0, 200) : say('imports.service.cannot-be-read');
+      const problem = error instanceof Error ? error.message.slice(0, 200) : say('faults.cannot-be-read');
       mine.state = {
         ...mine.state,
         phase: 'refused',

@@ -1,7 +1,7 @@
 import { printIn } from '../language/speech';
 import { readSettings, settingsSchema, type Settings } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable, Logger } from '@nestjs/common';
+import { Injectable, Logger, type OnApplicationBootstrap } from '@nestjs/common';
 import { SettingsEntity } from '../database/entities';
 import { Writes } from '../database/writes';
 
@@ -10,11 +10,16 @@ const log = new Logger('Settings');
 
 /** What the cook sets once for the kitchen. */
 @Injectable()
-export class SettingsService {
+export class SettingsService implements OnApplicationBootstrap {
   constructor(
     private readonly em: EntityManager,
     private readonly writes: Writes,
   ) {}
+
+  /** The first answer is in the kitchen's units already, whatever it is of. */
+  async onApplicationBootstrap(): Promise<void> {
+    await this.read();
+  }
 
   /** As kept, with the defaults that have come since. */
   async read(): Promise<Settings> {
@@ -30,12 +35,12 @@ export class SettingsService {
   }
 
   async save(settings: Settings): Promise<Settings> {
-    printIn(settings.units);
-    return this.writes.run(async (em) => {
+    await this.writes.run(async (em) => {
       const row = await em.findOne(SettingsEntity, { id: THE_ROW });
       if (row) row.settings = settings;
       else em.create(SettingsEntity, { id: THE_ROW, settings });
-      return settings;
     });
+    printIn(settings.units);
+    return settings;
   }
 }

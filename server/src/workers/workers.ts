@@ -102,7 +102,7 @@ export class Workers implements OnModuleDestroy {
     signalOf: () => AbortSignal | undefined,
   ): Promise<Output<K>> {
     if (waiting.count >= MOST_WAITING)
-      throw refused(503, say('workers.too-much-is-being-reckoned'), say('workers.again-in-a-moment'));
+      throw refused(503, say('workers.too-much-is-being-reckoned'), say('faults.again-in-a-moment'));
     let signal: AbortSignal | undefined;
     waiting.count += 1;
     try {

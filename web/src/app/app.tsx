@@ -10,6 +10,8 @@ import { NothingHere } from './nothing-here';
 import { Shell } from './shell';
 import { themeOf, type Colours } from './theme';
 import { later } from '../language/load';
+import { speakIn, useWords } from '../language/t';
+import { useUnits } from '../shared/use-units';
 
 const Bench = later(() => import('../bench/bench').then((module) => module.Bench));
 const BenchDoor = later(() => import('../bench/bench').then((module) => module.BenchDoor));
@@ -36,6 +38,39 @@ function useColours(): Colours {
 /** Letters of the browser that is set to show them larger: over its usual 16 px. */
 const textScale = (): number => (Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16) / 16;
 
+/**
+ * What is said is in these words and units from here down. Others draw every room again where it stands: what a cook has
+ * opened, typed and may undo stays.
+ */
+function Rooms({ colours }: { readonly colours: Colours }): ReactNode {
+  speakIn(useUnits().system);
+  useWords();
+  return (
+    <Routes>
+      <Route element={<Shell colours={colours} />}>
+        <Route index element={<Tonight />} />
+        <Route path="bench" element={<BenchDoor />} />
+        <Route path="bench/:id" element={<Bench />} />
+        <Route path="cook" element={<CookDoor />} />
+        <Route path="cook/:id" element={<Cook />} />
+        <Route path="shopping" element={<ShoppingRoom />} />
+        <Route path="card/:id" element={<Card />} />
+        <Route path="recipe" element={<FromRecipe />} />
+        <Route path="rehearse" element={<RehearseDoor />} />
+        <Route path="rehearse/:id" element={<Rehearse />} />
+        <Route path="times" element={<Times />} />
+        <Route path="log" element={<Log />} />
+        <Route path="log/:id" element={<LogEntryPage />} />
+        <Route path="cookers" element={<Cookers />} />
+        <Route path="rescue" element={<Rescue />} />
+        <Route path="rescue/:topic" element={<Rescue />} />
+        <Route path="settings" element={<Settings />} />
+        <Route path="*" element={<NothingHere />} />
+      </Route>
+    </Routes>
+  );
+}
+
 /** Providers and routes. Tonight is in the first load; every other room is fetched when it is opened. */
 export function App(): ReactNode {
   const colours = useColours();
@@ -50,28 +85,7 @@ export function App(): ReactNode {
       <AntApp>
         <QueryClientProvider client={queryClient}>
           <BrowserRouter>
-            <Routes>
-              <Route element={<Shell colours={colours} />}>
-                <Route index element={<Tonight />} />
-                <Route path="bench" element={<BenchDoor />} />
-                <Route path="bench/:id" element={<Bench />} />
-                <Route path="cook" element={<CookDoor />} />
-                <Route path="cook/:id" element={<Cook />} />
-                <Route path="shopping" element={<ShoppingRoom />} />
-                <Route path="card/:id" element={<Card />} />
-                <Route path="recipe" element={<FromRecipe />} />
-                <Route path="rehearse" element={<RehearseDoor />} />
-                <Route path="rehearse/:id" element={<Rehearse />} />
-                <Route path="times" element={<Times />} />
-                <Route path="log" element={<Log />} />
-                <Route path="log/:id" element={<LogEntryPage />} />
-                <Route path="cookers" element={<Cookers />} />
-                <Route path="rescue" element={<Rescue />} />
-                <Route path="rescue/:topic" element={<Rescue />} />
-                <Route path="settings" element={<Settings />} />
-                <Route path="*" element={<NothingHere />} />
-              </Route>
-            </Routes>
+            <Rooms colours={colours} />
           </BrowserRouter>
         </QueryClientProvider>
       </AntApp>

@@ -9,7 +9,7 @@ import { isIn, ROOMS } from './rooms';
 import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
 import type { Colours } from './theme';
-import { speakIn, t, textOf } from '../language/t';
+import { t, textOf } from '../language/t';
 import { type Message, say, type Text } from '@hervir/language';
 import { later } from '../language/load';
 
@@ -44,8 +44,6 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
   const demo = useHealth().data?.demo ?? false;
   const save = useSaveSettings();
   const { system, print } = useUnits();
-  // What the reckoning says is printed in these units from here down; other units draw the room anew.
-  speakIn(system);
   const setColours = usePreferences((state) => state.setColours);
   const [keysShown, setKeysShown] = useState(false);
   const { pathname } = useLocation();
@@ -97,7 +95,7 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
       <Notices />
       <main>
         <Suspense fallback={<p className="room dim">{t('app.opening')}</p>}>
-          <Outlet key={system} />
+          <Outlet />
         </Suspense>
       </main>
       <Modal title={t('app.keys')} open={keysShown} onCancel={() => setKeysShown(false)} footer={null}>

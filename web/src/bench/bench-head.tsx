@@ -31,7 +31,7 @@ export function BenchHead({ id, forecast, edit }: Props): ReactNode {
           onPropose={() => edit((before) => ({ ...before, pressureMinutes: null }))}
         />
       ) : (
-        <p className={clsx(styles['bench-sentence'], 'dim')}>{t('bench.reckoning')}</p>
+        <p className={clsx(styles['bench-sentence'], 'dim')}>{t('shared.reckoning')}</p>
       )}
       <div className={styles['bench-actions']}>
         <SaveNote />

@@ -102,6 +102,23 @@ describe('the bench', () => {
     await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
   });
 
+  test('other units change what is said and nothing else: the station stays open, and undo goes on', async () => {
+    const { user, kitchen } = await bench();
+    await station(user, 'Sauce');
+    const sauce = await screen.findByRole('tab', { name: /^Sauce/, selected: true });
+    await picks(user, 'Thicken', /Potato starch/i);
+    await saved(kitchen, ({ finish }) => expect(finish.thickener).toBe('potato-starch'));
+    const said = (): string => document.querySelector('.bench')?.textContent ?? '';
+    expect(said()).toMatch(/Stir \d+ g of potato starch .* into \d+ ml of cold water/);
+    await user.click(screen.getByRole('button', { name: /change to pounds/ }));
+    await waitFor(() => expect(said()).toMatch(/of potato starch.* into [\d½¼¾]+ (tbsp|tsp) of cold water/));
+    expect(said()).not.toMatch(/\d ml\b|\d °C/);
+    expect(sauce.isConnected).toBe(true);
+    expect(sauce.getAttribute('aria-selected')).toBe('true');
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await saved(kitchen, ({ finish }) => expect(finish.thickener).not.toBe('potato-starch'));
+  });
+
   test('the sear: school, pan and order, aromatics added and taken out', async () => {
     const { user, kitchen } = await bench();
     await station(user, 'Sear');

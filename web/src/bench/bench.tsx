@@ -16,12 +16,12 @@ import { t } from '../language/t';
 export function BenchDoor(): ReactNode {
   const last = usePreferences((state) => state.lastPlan);
   const braises = useBraises();
-  if (braises.isPending) return <p className="room dim">{t('bench.opening')}</p>;
+  if (braises.isPending) return <p className="room dim">{t('app.opening')}</p>;
   if (braises.error) {
     return (
       <div className="room">
         <Trouble
-          what={t('bench.the-plans-cannot-be-shown')}
+          what={t('shared.the-plans-cannot-be-shown')}
           error={braises.error}
           again={() => void braises.refetch()}
         />
@@ -36,7 +36,7 @@ export function BenchDoor(): ReactNode {
       title={t('bench.the-bench-is-empty')}
       ways={[
         { label: t('bench.say-what-you-have'), to: '/' },
-        { label: t('bench.from-a-recipe'), to: '/recipe' },
+        { label: t('app.from-a-recipe'), to: '/recipe' },
       ]}
     >
       {t('bench.a-plan-comes-here-from')}
@@ -78,7 +78,7 @@ export function Bench(): ReactNode {
   if (stored.error) {
     if (stored.error instanceof Refused && stored.error.status === 404) {
       return (
-        <Nothing title={t('bench.this-plan-is-not-here')} ways={[{ label: t('bench.back-to-tonight'), to: '/' }]}>
+        <Nothing title={t('bench.this-plan-is-not-here')} ways={[{ label: t('app.back-to-tonight'), to: '/' }]}>
           {t('bench.it-was-never-kept-or')}
         </Nothing>
       );
@@ -89,6 +89,6 @@ export function Bench(): ReactNode {
       </div>
     );
   }
-  if (openId !== id) return <p className="room dim">{t('bench.opening')}</p>;
+  if (openId !== id) return <p className="room dim">{t('app.opening')}</p>;
   return <OpenBench />;
 }

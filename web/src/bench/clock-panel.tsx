@@ -118,7 +118,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
             </Button>
           )}
           <LinkButton to={`/card/${id}`}>{t('bench.one-page-card')}</LinkButton>
-          <LinkButton to={`/shopping?plan=${id}`}>{t('bench.what-to-buy')}</LinkButton>
+          <LinkButton to={`/shopping?plan=${id}`}>{t('app.what-to-buy')}</LinkButton>
           <Button href={`/api/braises/${id}/card.md`} download="card.md">
             {t('bench.card-as-text')}
           </Button>

@@ -75,7 +75,7 @@ export function OpenBench(): ReactNode {
   if (plan === null) return null;
   return (
     <div className="bench">
-      <h1 className="visually-hidden">{plan.name === '' ? t('bench.bench') : plan.name}</h1>
+      <h1 className="visually-hidden">{plan.name === '' ? t('app.bench') : plan.name}</h1>
       <BenchHead id={id} forecast={forecast} edit={edit} />
       <BenchLine
         forecast={forecast}

@@ -30,7 +30,7 @@ export function SaveNote(): ReactNode {
           style={{ color: 'var(--brass)', fontWeight: 700, whiteSpace: 'normal' }}
         >
           {t('bench.kept-here-sent-by-itself', {
-            value: save.why === null ? t('bench.the-server-is-away') : upperFirst(save.why),
+            value: save.why === null ? t('shared.the-server-is-away') : upperFirst(save.why),
           })}
         </span>
       );

@@ -133,7 +133,7 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
       <Fragment key={stage.place}>
         {stage.kind === 'pressure' && stage.items.length > 0
           ? t('bench.in', { few: few(stage.items.map(({ name }) => lowerFirst(textOf(name)))) })
-          : 'then '}
+          : t('bench.and-then')}
         <Why figure="secondRun" reasons={reasons} tone="steam">
           {stageWords(stage, later)}
         </Why>

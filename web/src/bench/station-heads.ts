@@ -66,7 +66,7 @@ export function stationHeads(
               verdict: t('bench.min', { pressureMinutes: String(forecast?.pressureMinutes ?? '…') }),
             } as const)
           : ({ tone: 'watch', verdict: t('bench.may-be-short') } as const)),
-      summary: t('bench.of', {
+      summary: t('shared.of', {
         mass: print('mass', plan.meat.grams),
         cut: cutTitle(cut),
         formPhrases: FORM_PHRASES[plan.meat.form],

@@ -67,7 +67,7 @@ export function Card(): ReactNode {
       </div>
     );
   }
-  if (!record.data || !forecast) return <p className="room dim">{t('card.opening')}</p>;
+  if (!record.data || !forecast) return <p className="room dim">{t('app.opening')}</p>;
   const { plan, clock } = forecast;
   const guide = guideOf(forecast);
   // What has its own day stands with it, and not a second time among tonight's.

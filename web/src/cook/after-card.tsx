@@ -93,7 +93,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
       <div className="now-buttons">
         {finished ? (
           <Button size="large" onClick={() => void navigate('/')}>
-            {t('cook.back-to-tonight')}
+            {t('app.back-to-tonight')}
           </Button>
         ) : (
           <button

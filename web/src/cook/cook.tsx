@@ -35,7 +35,7 @@ import { rich, t, textOf } from '../language/t';
 /** At the pot without a cook named: the one that runs, or how to begin one. */
 export function CookDoor(): ReactNode {
   const running = useRunning();
-  if (running.isPending) return <p className="room dim">{t('cook.opening')}</p>;
+  if (running.isPending) return <p className="room dim">{t('app.opening')}</p>;
   // With the server away, what this device kept is what there is.
   const [cook] = running.error ? Object.values(keptRunning()) : running.data;
   if (cook) return <Navigate to={`/cook/${cook.id}`} replace />;
@@ -78,7 +78,7 @@ export function Cook(): ReactNode {
   if (cook && clockKnown) return <AtThePot key={id} cook={cook} />;
   if (opened.error instanceof Refused && opened.error.status === 404) {
     return (
-      <Nothing title={t('cook.this-cook-is-not-here')} ways={[{ label: t('cook.back-to-tonight'), to: '/' }]}>
+      <Nothing title={t('cook.this-cook-is-not-here')} ways={[{ label: t('app.back-to-tonight'), to: '/' }]}>
         {t('cook.it-was-never-begun-in')}
       </Nothing>
     );
@@ -90,7 +90,7 @@ export function Cook(): ReactNode {
       </div>
     );
   }
-  return <p className="room dim">{t('cook.opening')}</p>;
+  return <p className="room dim">{t('app.opening')}</p>;
 }
 
 /** Space is the big button; single letters are the rest, unless something else has the focus. */
@@ -176,7 +176,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
         <p className={clsx('notice', styles['pot-away'])} role="status">
           {rich('cook.what-you-press-is-kept', {
             span: (words) => <span aria-hidden>{words}</span>,
-            value: why === null ? t('cook.the-server-is-away') : upperFirst(why),
+            value: why === null ? t('shared.the-server-is-away') : upperFirst(why),
           })}
         </p>
       )}

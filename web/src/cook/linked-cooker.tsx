@@ -9,6 +9,7 @@ import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
 import { t } from '../language/t';
 import { later } from '../language/load';
+import { whyOf } from '../shared/why-of';
 
 /** Fetched only where a cook is linked. */
 const CookerPanel = later(() => import('../rehearse/cooker-panel').then((module) => module.CookerPanel));
@@ -45,7 +46,7 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
       queryClient.setQueryData(key, await request<CookLink>(linked ? 'DELETE' : 'PUT', `/cooks/${id}/link`));
       setSaid(null);
     } catch (error) {
-      setSaid(error instanceof Error ? error.message : String(error));
+      setSaid(whyOf(error));
     }
   };
   const send = async (command: CookerCommand): Promise<void> => {

@@ -9,6 +9,7 @@ import { flush } from '../state/bench/keep-bench';
 import { receiveCooks } from '../state/cooks-store';
 import { armBell } from './bell';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 interface StartCook {
   /** Begins a cook of a kept plan, and goes to the pot. */
@@ -38,7 +39,7 @@ export function useStartCook(): StartCook {
       void queryClient.invalidateQueries({ queryKey: keys.running });
       void navigate(`/cook/${record.id}`);
     } catch (error) {
-      void message.error(t('shared.not-begun', { why: error instanceof Error ? error.message : String(error) }));
+      void message.error(t('shared.not-begun', { why: whyOf(error) }));
       setBusy(false);
     }
   };

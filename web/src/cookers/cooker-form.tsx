@@ -5,6 +5,7 @@ import { Refused } from '../api/client';
 import { useFocusBack } from '../shared/use-focus-back';
 import { CookerFields } from './cooker-fields';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 interface Props {
   readonly cooker: Cooker;
@@ -31,9 +32,9 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
       setFaults(
         found.length > 0
           ? Object.fromEntries(
-              found.map(({ path, problem, allowed }) => [path, t('cookers.allowed', { problem, allowed })]),
+              found.map(({ path, problem, allowed }) => [path, t('shared.allowed', { problem, allowed })]),
             )
-          : { '': error instanceof Error ? error.message : String(error) },
+          : { '': whyOf(error) },
       );
     } finally {
       setSaving(false);

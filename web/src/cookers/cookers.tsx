@@ -13,6 +13,7 @@ import { CookerForm } from './cooker-form';
 import { LearntList } from './learnt-list';
 import { WaterTest } from './water-test';
 import { rich, t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
@@ -24,7 +25,7 @@ export function Cookers(): ReactNode {
   /** The cooker being changed; `new` with a starting set. */
   const [editing, setEditing] = useState<{ id: string | null; cooker: Cooker } | null>(null);
   const [testing, setTesting] = useState<StoredCooker | null>(null);
-  if (kitchen === null) return <p className="room dim">{t('cookers.opening')}</p>;
+  if (kitchen === null) return <p className="room dim">{t('app.opening')}</p>;
   if ('error' in kitchen) {
     return (
       <div className="room">
@@ -34,7 +35,7 @@ export function Cookers(): ReactNode {
   }
   const { cookers, settings } = kitchen;
   const changed = (): Promise<void> => client.invalidateQueries({ queryKey: keys.cookers });
-  const sorry = (error: unknown): void => void message.error(error instanceof Error ? error.message : String(error));
+  const sorry = (error: unknown): void => void message.error(whyOf(error));
 
   const save = async (cooker: Cooker): Promise<void> => {
     if (editing?.id === null || editing === null) await request('POST', '/cookers', cooker);
@@ -75,7 +76,7 @@ export function Cookers(): ReactNode {
   return (
     <div className="room">
       <div className="times-head">
-        <h1>{t('cookers.cookers')}</h1>
+        <h1>{t('app.cookers')}</h1>
         <Dropdown
           trigger={['click']}
           menu={{

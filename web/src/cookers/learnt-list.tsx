@@ -6,6 +6,7 @@ import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { learntWords } from '../shared/learnt-words';
 import { rich, t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** Fewer cooks do not say how far one is from the next. */
 const ENOUGH = 3;
@@ -18,7 +19,7 @@ export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] 
       await work();
       await queryClient.invalidateQueries({ queryKey: keys.learnt });
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     }
   };
   return (

@@ -8,6 +8,7 @@ import { useForecast } from '../workers/use-forecast';
 import { useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** What of a meal is left, and where it goes: one press. */
 export function KeepLeft({
@@ -49,7 +50,7 @@ export function KeepLeft({
       await actions.keep(kept);
       void message.success(t('kept.in-the-it-is-on', { name, mass: print('mass', kept.grams), place }));
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     } finally {
       setKeeping(false);
     }

@@ -14,6 +14,7 @@ import type { Answer } from '../workers/reckoning';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { orNull, t, textOf } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -46,7 +47,7 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
       await actions.save(id, { ...kept, ...next });
       if (said !== undefined) undo(id, said, () => void save(kept));
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     }
   };
   const choose = choosing ? t('kept.not-now') : eatAt === null ? t('kept.eat-it') : t('kept.another-time');

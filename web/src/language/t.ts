@@ -18,9 +18,7 @@ let system: UnitSystem = 'metric';
 let words: Words | null = null;
 
 function spoken(): Words {
-  if (words === null) {
-    words = wordsFor(locale, catalogs, system);
-  }
+  words ??= wordsFor(locale, catalogs, system);
   return words;
 }
 
@@ -42,8 +40,8 @@ const wait = (changed: () => void): (() => void) => {
   return () => waiting.delete(changed);
 };
 
-/** Draws what asks for it again when more words have come: what the first room says only now and then is among them. */
-export const useWords = (): number => useSyncExternalStore(wait, () => catalogs.length);
+/** What the page speaks, and again when it speaks otherwise: more words have come, or its units are others. */
+export const useWords = (): Words => useSyncExternalStore(wait, spoken);
 
 /** Adds messages that came later than the first. */
 export function alsoSpeak(more: readonly Catalog[]): void {
@@ -52,7 +50,7 @@ export function alsoSpeak(more: readonly Catalog[]): void {
   waiting.forEach((changed) => changed());
 }
 
-/** Sets the units of what the reckoning says. */
+/** Sets the units of what the reckoning says, for all that is drawn after it. */
 export function speakIn(units: UnitSystem): void {
   if (units === system) return;
   system = units;

@@ -22,7 +22,7 @@ export function Charts(): ReactNode {
     return (
       <Trouble what={t('log.the-charts-cannot-be-drawn')} error={charts.error} again={() => void charts.refetch()} />
     );
-  if (!charts.data) return <p className="dim">{t('log.opening')}</p>;
+  if (!charts.data) return <p className="dim">{t('app.opening')}</p>;
   const { toPin, cuts, late, losses, promises } = charts.data;
   return (
     <div className={styles['log-charts']}>

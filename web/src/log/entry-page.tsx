@@ -42,7 +42,7 @@ export function LogEntryPage(): ReactNode {
       </div>
     );
   }
-  return opened.data ? <Entry key={id} record={opened.data} /> : <p className="room dim">{t('log.opening')}</p>;
+  return opened.data ? <Entry key={id} record={opened.data} /> : <p className="room dim">{t('app.opening')}</p>;
 }
 
 function Entry({ record }: { readonly record: LogRecord }): ReactNode {

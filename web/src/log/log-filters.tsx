@@ -6,6 +6,7 @@ import { useCookers } from '../api/queries';
 import styles from './log.module.css';
 import { cutName, RESULT_WORDS } from './words';
 import { rich, t, textOf } from '../language/t';
+import { ANIMALS } from '../shared/words';
 import { type Message, say } from '@hervir/language';
 
 const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], Message>> = {
@@ -15,13 +16,6 @@ const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], Message>> = {
   toughest: say('log.toughest-animal-first'),
   heaviest: say('log.heaviest-first'),
 };
-const SPECIES_WORDS: Readonly<Record<Species, Message>> = {
-  beef: say('log.beef'),
-  pork: say('log.pork'),
-  lamb: say('log.lamb'),
-  goat: say('log.goat'),
-};
-
 /** What is looked for in the log. */
 export type Sought = Partial<Omit<LogQuery, 'offset' | 'limit'>>;
 
@@ -55,7 +49,7 @@ export function LogFilters({ sought, change }: Props): ReactNode {
         placeholder={t('log.any-animal')}
         aria-label={t('log.animal')}
         value={sought.species ?? null}
-        options={SPECIES.map((value) => ({ value, label: textOf(SPECIES_WORDS[value]) }))}
+        options={SPECIES.map((value) => ({ value, label: textOf(ANIMALS[value]) }))}
         onChange={(species: Species | null) => change({ species: species ?? undefined })}
       />
       <Select

@@ -42,7 +42,7 @@ export function Log(): ReactNode {
   const list = found.error ? (
     <Trouble what={t('log.the-log-cannot-be-shown')} error={found.error} again={() => void found.refetch()} />
   ) : found.data === undefined ? (
-    <p className="dim">{t('log.opening')}</p>
+    <p className="dim">{t('app.opening')}</p>
   ) : found.data.total === 0 ? (
     <p className="dim">{filtered ? t('log.nothing-in-the-log-is') : t('log.nothing-yet-a-cook-is')}</p>
   ) : (
@@ -66,7 +66,7 @@ export function Log(): ReactNode {
   return (
     <div className={clsx('room', styles['log-room'])}>
       <div className="times-head">
-        <h1>{t('log.log')}</h1>
+        <h1>{t('app.log')}</h1>
         <Button type="primary" onClick={() => setAdding(true)}>
           {t('log.add-a-past-cook')}
         </Button>

@@ -24,6 +24,7 @@ import { clsx } from 'clsx';
 import styles from './log.module.css';
 import { useFocusBack } from '../shared/use-focus-back';
 import { t, textOf } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
@@ -52,7 +53,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
       await queryClient.invalidateQueries();
       close();
     } catch (error) {
-      void message.error(t('shared.not-added', { why: error instanceof Error ? error.message : String(error) }));
+      void message.error(t('shared.not-added', { why: whyOf(error) }));
     }
   };
   return (

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { asPicture } from './picture';
+import { whyOf } from '../shared/why-of';
 
 /** What can be done with a cook of the log; what fails is said, and nothing is half done. */
 export interface EntryActions {
@@ -23,7 +24,7 @@ export function useEntry({ item, plan }: Pick<LogRecord, 'item' | 'plan'>): Entr
     try {
       await work();
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     }
   };
   return {

@@ -14,7 +14,7 @@ export function FromRecipe(): ReactNode {
   const { text, setText, right, reading, wrong, setWrong, busy, cookerId, takeCooker, begin, putRight } = useRecipe();
   return (
     <div className="room from-recipe">
-      <h1>{t('recipe.from-a-recipe')}</h1>
+      <h1>{t('app.from-a-recipe')}</h1>
       <p className="dim">{t('recipe.paste-a-recipe-or-the')}</p>
       <Input.TextArea
         aria-label={t('recipe.the-recipe')}

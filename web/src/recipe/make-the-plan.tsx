@@ -27,11 +27,11 @@ export function MakeThePlan({ plan, onFault }: Props): ReactNode {
   const [time, setTime] = useState(USUAL_TIME);
   return (
     <div className={styles['recipe-row']}>
-      <span className="recipe-when" role="group" aria-label={t('recipe.when-we-eat')}>
+      <span className="recipe-when" role="group" aria-label={t('shared.when-we-eat')}>
         {rich('recipe.we-eat', {
           select: (
             <Select
-              aria-label={t('recipe.which-day')}
+              aria-label={t('shared.which-day')}
               value={day}
               popupMatchSelectWidth={180}
               options={[

@@ -6,6 +6,7 @@ import { useCookers } from '../api/queries';
 import { remember, remembered } from '../shared/session';
 import type { As } from './line-choices';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** What the cook has put right, each by the place of its line. */
 interface PutRight {
@@ -84,7 +85,7 @@ export function useRecipe(): RecipeHere {
         error instanceof Refused
           ? error.faults.map(({ path, problem, allowed }) => t('recipe.allowed', { path, problem, allowed }))
           : [];
-      setWrong(faults.length > 0 ? faults.join('. ') : error instanceof Error ? error.message : String(error));
+      setWrong(faults.length > 0 ? faults.join('. ') : whyOf(error));
     } finally {
       setBusy(false);
     }

@@ -112,7 +112,7 @@ export function FaultsCard({
       <h2>{t('rehearse.throw-in')}</h2>
       <ul>
         {FAULT_WORDS.map(({ id, name, what }) => (
-          <li key={id} title={textOf(canBeThrownIn(id, state) ? what : t('rehearse.what-it-would-spoil-is'))}>
+          <li key={id} title={textOf(canBeThrownIn(id, state) ? what : t('simulated-cook.what-it-would-spoil-is'))}>
             <Checkbox
               checked={on.has(id)}
               disabled={record.finished || (!on.has(id) && !canBeThrownIn(id, state))}

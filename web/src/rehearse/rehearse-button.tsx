@@ -15,7 +15,7 @@ export function RehearseButton({
   const { start, busy } = useStartRehearsal();
   return (
     <Button loading={busy} disabled={disabled} onClick={() => void flush().then(() => start({ braiseId }))}>
-      {t('rehearse.rehearse')}
+      {t('app.rehearse')}
     </Button>
   );
 }

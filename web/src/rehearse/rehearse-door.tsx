@@ -13,6 +13,7 @@ import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
 import { lowerFirst, say, type Text } from '@hervir/language';
+import { whyOf } from '../shared/why-of';
 
 const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], Text>> = {
   passed: say('rehearse.passed-2'),
@@ -43,7 +44,7 @@ export function RehearseDoor(): ReactNode {
   const first = EXERCISE_LIST.find(({ id }) => !passed.has(id));
   return (
     <div className={clsx('room', styles['rehearse-door'])}>
-      <h1>{t('rehearse.rehearse')}</h1>
+      <h1>{t('app.rehearse')}</h1>
       <p className="dim">{t('rehearse.a-simulated-cooker-driven-by')}</p>
       <Checkbox checked={offers} onChange={(event) => offer(event.target.checked)}>
         {t('rehearse.offer-the-simulated-cooker-at')}
@@ -116,7 +117,7 @@ function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNo
       await request('DELETE', `/rehearsals/${id}`);
       await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     } catch (error) {
-      void message.error(t('shared.not-deleted', { why: error instanceof Error ? error.message : String(error) }));
+      void message.error(t('shared.not-deleted', { why: whyOf(error) }));
     }
   };
   return (

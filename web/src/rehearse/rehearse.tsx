@@ -60,7 +60,7 @@ export function Rehearse(): ReactNode {
       </div>
     );
   }
-  return record ? <AtTheSimulatedPot key={id} /> : <p className="room dim">{t('rehearse.opening')}</p>;
+  return record ? <AtTheSimulatedPot key={id} /> : <p className="room dim">{t('app.opening')}</p>;
 }
 
 /** The rehearsal as a cook at this moment, by its own clock. */
@@ -78,7 +78,7 @@ function useLive(): LiveCook | null {
 
 function AtTheSimulatedPot(): ReactNode {
   const live = useLive();
-  return live ? <Room cook={live} /> : <p className="room dim">{t('rehearse.opening')}</p>;
+  return live ? <Room cook={live} /> : <p className="room dim">{t('app.opening')}</p>;
 }
 
 const nothing = (): void => undefined;

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** What a rehearsal is begun from. */
 export type RehearsalOf = { readonly exercise: ExerciseId } | { readonly braiseId: string } | { readonly plan: Plan };
@@ -25,7 +26,7 @@ export function useStartRehearsal(): {
       void queryClient.invalidateQueries({ queryKey: keys.rehearsals });
       void navigate(`/rehearse/${id}`);
     } catch (error) {
-      void message.error(t('shared.not-begun', { why: error instanceof Error ? error.message : String(error) }));
+      void message.error(t('shared.not-begun', { why: whyOf(error) }));
     } finally {
       setBusy(false);
     }

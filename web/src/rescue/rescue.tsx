@@ -43,7 +43,7 @@ function Room({ at }: AtHand): ReactNode {
   return (
     <div className="room rescue">
       {at !== null && <BackToThePot cook={at.cook} />}
-      <h1>{textOf(known ? RESCUE_TITLES[known].title : t('rescue.rescue'))}</h1>
+      <h1>{textOf(known ? RESCUE_TITLES[known].title : t('app.rescue'))}</h1>
       {known ? <Steps topic={known} at={at} /> : <Topics />}
     </div>
   );

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** The demo kitchen, put back as it came. */
 export function DemoCard(): ReactNode {
@@ -13,7 +14,7 @@ export function DemoCard(): ReactNode {
       await queryClient.invalidateQueries();
       void message.success(t('settings.the-demo-kitchen-is-as'));
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     }
   };
   return (

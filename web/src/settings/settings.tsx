@@ -30,7 +30,7 @@ export function Settings(): ReactNode {
       </div>
     );
   }
-  if (!settings.data) return <p className="room dim">{t('settings.opening')}</p>;
+  if (!settings.data) return <p className="room dim">{t('app.opening')}</p>;
   return <Form settings={settings.data} />;
 }
 
@@ -45,7 +45,7 @@ function Form({ settings }: { readonly settings: Stored }): ReactNode {
     );
   return (
     <div className="room" style={{ maxWidth: 680 }}>
-      <h1>{t('settings.settings')}</h1>
+      <h1>{t('app.settings')}</h1>
       <div className={clsx('vessel', 'panel', 'fields', styles['settings-fields'])} style={{ marginTop: 16, gap: 12 }}>
         <Choice
           label={t('settings.units')}

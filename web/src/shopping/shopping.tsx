@@ -104,7 +104,7 @@ export function ShoppingRoom(): ReactNode {
   };
   return (
     <div className="room">
-      <h1>{t('shopping.what-to-buy')}</h1>
+      <h1>{t('app.what-to-buy')}</h1>
       <fieldset className={styles['shopping-plans']}>
         <legend>{t('shopping.for')}</legend>
         {braises.isPending ? (

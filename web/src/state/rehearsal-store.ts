@@ -90,8 +90,7 @@ export async function act(what: RehearsalAct): Promise<boolean> {
     takeNow(now);
     return refused === null;
   } catch (error) {
-    if (error instanceof Away)
-      useRehearsal.setState({ reached: false, refused: t('state.the-server-does-not-answer') });
+    if (error instanceof Away) useRehearsal.setState({ reached: false, refused: t('api.the-server-does-not-answer') });
     else if (error instanceof Refused) useRehearsal.setState({ refused: error.message });
     else throw error;
     return false;

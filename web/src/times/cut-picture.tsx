@@ -46,7 +46,7 @@ export function CutPicture({ cutId, given, open, onClose }: Props): ReactNode {
       {cells.error && (
         <Trouble what={t('times.the-picture-cannot-be-drawn')} error={cells.error} again={() => void cells.refetch()} />
       )}
-      {cells.isPending && <p className="dim">{t('times.reckoning')}</p>}
+      {cells.isPending && <p className="dim">{t('shared.reckoning')}</p>}
       {cells.data && <MinutesOverWeight key={`${cutId} ${form}`} cells={cells.data} />}
     </Drawer>
   );

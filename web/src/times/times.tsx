@@ -47,7 +47,7 @@ const STARTS = [
 /** The wall chart of this kitchen: cuts down, sizes across, minutes until it slices, a fork slides in, it pulls apart. */
 export function Times(): ReactNode {
   const kitchen = useKitchen();
-  if (kitchen === null) return <p className="room dim">{t('times.opening')}</p>;
+  if (kitchen === null) return <p className="room dim">{t('app.opening')}</p>;
   if ('error' in kitchen) {
     return (
       <div className="room">
@@ -94,7 +94,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
     <div className="room times">
       <div className="times-head">
         <div>
-          <h1>{t('times.times')}</h1>
+          <h1>{t('app.times')}</h1>
           <p className="dim">
             {rich('times.minutes-under-pressure-for-at', {
               name: inSentence(cooker.name),

@@ -10,6 +10,7 @@ import { useReckoned } from '../shared/use-reckoned';
 import { dayWord } from '../shared/words';
 import { useDayAlarms } from './use-day-alarms';
 import { t } from '../language/t';
+import { whyOf } from '../shared/why-of';
 
 /** What is due within so many hours is worth a place on the first page. */
 const SOON_HOURS = 24;
@@ -41,7 +42,7 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
     try {
       await actions.change(id, how);
     } catch (error) {
-      void message.error(error instanceof Error ? error.message : String(error));
+      void message.error(whyOf(error));
     }
   };
   return (

@@ -13,6 +13,7 @@ import { clsx } from 'clsx';
 import styles from './first-steps.module.css';
 import { rich, t, textOf } from '../language/t';
 import { type Message, say } from '@hervir/language';
+import { whyOf } from '../shared/why-of';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
@@ -104,7 +105,7 @@ function PotStep(): ReactNode {
       await request('POST', '/cookers', cooker);
       await queryClient.invalidateQueries({ queryKey: keys.cookers });
     } catch (error) {
-      void message.error(t('shared.not-kept', { why: error instanceof Error ? error.message : String(error) }));
+      void message.error(t('shared.not-kept', { why: whyOf(error) }));
     } finally {
       setBusy(false);
     }

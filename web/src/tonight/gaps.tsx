@@ -26,88 +26,79 @@ const findsCut = (typed: string, option: object | undefined): boolean => {
   return `${label} ${also}`.toLowerCase().includes(typed.toLowerCase());
 };
 
+/** A place in the sentence that is filled in. */
+const gap = (field: ReactNode): ReactNode => <span className={styles['gap']}>{field}</span>;
+
 /** One sentence with gaps: what there is, cut how, for which pot, eaten when. */
 export function Gaps({ asked, now, cookers, cooker, change, onGramsFault, onTimeFault }: Props): ReactNode {
   return (
     <div className={styles['sentence-gaps']} role="group" aria-label={t('tonight.what-is-for-dinner')}>
       {rich('tonight.i-have-of-for-and', {
-        span: (
-          <span className={styles['gap']}>
-            <QuantityInput
-              label={t('tonight.how-much-meat')}
-              kind="mass"
-              value={asked.grams}
-              range={LIMITS.meatGrams}
-              fitText
-              describedBy="tonight-fault"
-              onFault={onGramsFault}
-              onChange={(grams) => grams !== undefined && change({ grams })}
-            />
-          </span>
+        amount: gap(
+          <QuantityInput
+            label={t('tonight.how-much-meat')}
+            kind="mass"
+            value={asked.grams}
+            range={LIMITS.meatGrams}
+            fitText
+            describedBy="tonight-fault"
+            onFault={onGramsFault}
+            onChange={(grams) => grams !== undefined && change({ grams })}
+          />,
         ),
-        span2: (
-          <span className={styles['gap']}>
-            <Select
-              aria-label={t('tonight.which-cut')}
-              value={asked.cut}
-              showSearch={{ filterOption: findsCut }}
-              popupMatchSelectWidth={240}
-              options={cutOptions()}
-              onChange={(id) => {
-                const { forms } = cutById(id);
-                change({ cut: id, form: forms.includes(asked.form) ? asked.form : (forms[0] ?? 'whole') });
-              }}
-            />
-          </span>
+        cut: gap(
+          <Select
+            aria-label={t('tonight.which-cut')}
+            value={asked.cut}
+            showSearch={{ filterOption: findsCut }}
+            popupMatchSelectWidth={240}
+            options={cutOptions()}
+            onChange={(id) => {
+              const { forms } = cutById(id);
+              change({ cut: id, form: forms.includes(asked.form) ? asked.form : (forms[0] ?? 'whole') });
+            }}
+          />,
         ),
-        span3: (
-          <span className={styles['gap']}>
-            <Select
-              aria-label={t('tonight.cut-how')}
-              value={asked.form}
-              popupMatchSelectWidth={200}
-              options={cutById(asked.cut).forms.map((form) => ({ value: form, label: textOf(FORM_PHRASES[form]) }))}
-              onChange={(form) => change({ form })}
-            />
-          </span>
+        form: gap(
+          <Select
+            aria-label={t('tonight.cut-how')}
+            value={asked.form}
+            popupMatchSelectWidth={200}
+            options={cutById(asked.cut).forms.map((form) => ({ value: form, label: textOf(FORM_PHRASES[form]) }))}
+            onChange={(form) => change({ form })}
+          />,
         ),
-        span4: (
-          <span className={styles['gap']}>
-            <Select
-              aria-label={t('tonight.which-cooker')}
-              value={cooker?.id ?? 'usual'}
-              popupMatchSelectWidth={240}
-              options={
-                cookers && cookers.length > 0
-                  ? cookers.map(({ id, cooker: { name } }) => ({ value: id, label: inSentence(name) }))
-                  : [{ value: 'usual', label: t('tonight.an-electric-pot') }]
-              }
-              onChange={(cookerId) => change({ cookerId })}
-            />
-          </span>
+        cooker: gap(
+          <Select
+            aria-label={t('tonight.which-cooker')}
+            value={cooker?.id ?? 'usual'}
+            popupMatchSelectWidth={240}
+            options={
+              cookers && cookers.length > 0
+                ? cookers.map(({ id, cooker: { name } }) => ({ value: id, label: inSentence(name) }))
+                : [{ value: 'usual', label: t('tonight.an-electric-pot') }]
+            }
+            onChange={(cookerId) => change({ cookerId })}
+          />,
         ),
-        span5: (
-          <span className={styles['gap']}>
-            <TimeInput
-              label={t('tonight.when-we-eat')}
-              value={asked.time}
-              style={{ width: '4.2em' }}
-              describedBy="tonight-fault"
-              onFault={onTimeFault}
-              onChange={(time) => change({ time })}
-            />
-          </span>
+        time: gap(
+          <TimeInput
+            label={t('shared.when-we-eat')}
+            value={asked.time}
+            style={{ width: '4.2em' }}
+            describedBy="tonight-fault"
+            onFault={onTimeFault}
+            onChange={(time) => change({ time })}
+          />,
         ),
-        span6: (
-          <span className={styles['gap']}>
-            <Select
-              aria-label={t('tonight.which-day')}
-              value={asked.day}
-              popupMatchSelectWidth={180}
-              options={dayOptions(asked.day, now)}
-              onChange={(day) => change({ day })}
-            />
-          </span>
+        day: gap(
+          <Select
+            aria-label={t('shared.which-day')}
+            value={asked.day}
+            popupMatchSelectWidth={180}
+            options={dayOptions(asked.day, now)}
+            onChange={(day) => change({ day })}
+          />,
         ),
       })}
     </div>

@@ -37,8 +37,8 @@ export function Lately(): ReactNode {
                 {textOf(
                   grade === null
                     ? source === 'warmed'
-                      ? t('tonight.warmed-and-eaten')
-                      : t('tonight.not-tried')
+                      ? t('log.warmed-and-eaten')
+                      : t('log.not-tried')
                     : GRADE_WORDS[grade],
                 )}
               </span>

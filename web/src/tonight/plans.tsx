@@ -17,6 +17,7 @@ import { useNext, usePlansAhead, type Begins } from './use-next';
 import styles from './tonight.module.css';
 import { rich, t } from '../language/t';
 import { later } from '../language/load';
+import { whyOf } from '../shared/why-of';
 
 const NO_PLANS: readonly BraiseSummary[] = [];
 
@@ -46,7 +47,7 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
     return (
       <div style={{ marginTop: 24 }}>
         <Trouble
-          what={t('tonight.the-plans-cannot-be-shown')}
+          what={t('shared.the-plans-cannot-be-shown')}
           error={braises.error}
           again={() => void braises.refetch()}
         />
@@ -157,7 +158,7 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
   const { message } = App.useApp();
   const undo = useUndo();
   const [menuAsked, setMenuAsked] = useState(false);
-  const sorry = (error: unknown): void => void message.error(error instanceof Error ? error.message : String(error));
+  const sorry = (error: unknown): void => void message.error(whyOf(error));
 
   const remove = async (): Promise<void> => {
     await actions.remove(plan.id);
@@ -177,7 +178,7 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
           <span>
             {plan.unreadable === true
               ? t('tonight.this-hervir-cannot-read-it')
-              : t('tonight.of', {
+              : t('shared.of', {
                   mass: print('mass', plan.grams),
                   cut: cutTitle(cutById(plan.cut)),
                   formPhrases: FORM_PHRASES[plan.form],
@@ -218,7 +219,7 @@ function Rename({ plan, close }: { readonly plan: BraiseSummary; readonly close:
       await actions.rename(plan.id, name.trim());
       close();
     } catch (caught) {
-      setError(caught instanceof Error ? caught.message : String(caught));
+      setError(whyOf(caught));
     }
   };
   return (

@@ -5,6 +5,7 @@ import { usePlanActions } from '../api/queries';
 import styles from './tonight.module.css';
 import { t } from '../language/t';
 import { later } from '../language/load';
+import { whyOf } from '../shared/why-of';
 
 /** Not in the first load: it is asked for. */
 const DinnerTime = later(() => import('../shared/dinner-time').then((module) => module.DinnerTime));
@@ -22,7 +23,7 @@ export function SayWhen({ plan, now }: { readonly plan: BraiseSummary; readonly 
       setAsked(false);
       setWrong(null);
     } catch (error) {
-      setWrong(error instanceof Error ? error.message : String(error));
+      setWrong(whyOf(error));
     } finally {
       setBusy(false);
     }

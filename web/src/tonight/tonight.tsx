@@ -13,7 +13,7 @@ import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
 import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
-import { t, textOf, useWords } from '../language/t';
+import { t, textOf } from '../language/t';
 import { later } from '../language/load';
 
 /** Not in the first load: it stands below the plans. */
@@ -32,7 +32,6 @@ const OnTheFire = later(() => import('../cook/on-the-fire').then((module) => mod
 
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
 export function Tonight(): ReactNode {
-  useWords();
   const now = useNow();
   const [asked, setAsked] = useState<Asked>(() => firstAsked(now));
   const [gramsFault, setGramsFault] = useState<string | null>(null);
@@ -68,7 +67,7 @@ export function Tonight(): ReactNode {
 
   return (
     <div className="room">
-      <h1 className="visually-hidden">{t('tonight.tonight')}</h1>
+      <h1 className="visually-hidden">{t('app.tonight')}</h1>
       <Gaps
         asked={asked}
         now={now}
@@ -110,7 +109,7 @@ export function Tonight(): ReactNode {
           >
             {t('tonight.open-on-the-bench')}
           </Button>
-          <Button onClick={() => void navigate('/recipe')}>{t('tonight.from-a-recipe')}</Button>
+          <Button onClick={() => void navigate('/recipe')}>{t('app.from-a-recipe')}</Button>
           <Button
             onClick={() => {
               setWhyShown(true);

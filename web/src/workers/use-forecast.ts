@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { reckoner } from './reckoner';
 import type { PlanFault } from './reckoning';
 import { useTaught } from './use-taught';
+import { whyOf } from '../shared/why-of';
 
 /** What is known about a plan right now. */
 export interface Reckoning {
@@ -52,7 +53,7 @@ export function useForecast(plan: Plan | null): Reckoning {
           );
         } catch (error) {
           if (!alive.current) break;
-          setKnown((before) => ({ ...before, broken: error instanceof Error ? error.message : String(error) }));
+          setKnown((before) => ({ ...before, broken: whyOf(error) }));
         }
       }
       busy.current = false;

@@ -92,7 +92,7 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
       done: 'lidLocked',
     }),
     pin: comesIn(told, step('pin', [{ kind: 'come-up', run, until }], 0), {
-      title: until === 'pin' ? say('guide.it-comes-up-again-until') : say('guide.it-comes-up-again-until-the'),
+      title: until === 'pin' ? say('step.it-comes-up-again-until') : say('step.it-comes-up-again-until-the'),
       detail: '',
     }),
     pressure: comesIn(told, step('pressure', [{ kind: 'hold', run }], 0)),

@@ -119,6 +119,10 @@ export function boilsDry({ f }: RescueFrom): RescueText {
   };
 }
 
+/** Batches one after the other, as said aloud: 4, then 3. */
+const inTurn = ([first = 0, ...next]: readonly number[]): Text =>
+  next.reduce<Text>((before, size) => say('rescue-pot.then', { first: before, next: String(size) }), String(first));
+
 /** A crowded pan. */
 export function grey({ f }: RescueFrom): RescueText {
   return {
@@ -127,7 +131,7 @@ export function grey({ f }: RescueFrom): RescueText {
       say('rescue-pot.pour-the-juice-off-into'),
       f && f.sear.batches > 0
         ? say('rescue-pot.dry-the-meat-and-sear', {
-            list: f.sear.batchSizes.join(', then '),
+            list: inTurn(f.sear.batchSizes),
             perBatch: f.sear.perBatch,
           })
         : say('rescue-pot.dry-the-meat-and-sear-fewer'),

@@ -66,7 +66,8 @@ const BUILD: Readonly<Record<RescueTopic, (from: RescueFrom) => RescueText>> = {
 };
 
 /**
- * What to do now, step by step, with the figures of the plan and of the running cook where there are any.
+ * What to do now, step by step, with the figures of the plan and of the running cook where there are any. Its texts are
+ * messages; the example is as an English reader has it.
  *
  * @param topic what is wrong
  * @param f the plan's forecast, or null

@@ -9,19 +9,13 @@ import styles from './sauce-station.module.css';
 import { Servings } from './servings';
 import { t, textOf } from '../../language/t';
 import { labelled } from '../../language/labelled';
-import { type Message, say } from '@hervir/language';
+import { say } from '@hervir/language';
 
 const thickeners = (): { value: string; label: string }[] => [
   { value: 'none' as const, label: t('bench.nothing') },
   ...THICKENER_KINDS.map(({ id, name }) => ({ value: id, label: textOf(name) })),
 ];
-const BODY_WORDS: Readonly<Record<(typeof BODIES)[number], Message>> = {
-  thin: say('bench.body-thin'),
-  light: say('bench.body-light'),
-  coating: say('bench.body-coating'),
-  thick: say('bench.body-thick'),
-};
-const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: BODY_WORDS[value] }));
+const BODY_OPTIONS = BODIES.filter((body) => body !== 'thin').map((value) => ({ value, label: say(`body.${value}`) }));
 
 /** Sixth station: how the sauce is finished, and for how many. */
 export function SauceStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {

@@ -46,7 +46,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
               <Button onClick={() => edit(() => scaled.value.plan)}>{t('bench.make-it-for', { wanted })}</Button>
             </>
           ) : (
-            <p className="field-fault">{t('bench.allowed', { problem: scaled.problem, allowed: scaled.allowed })}</p>
+            <p className="field-fault">{t('shared.allowed', { problem: scaled.problem, allowed: scaled.allowed })}</p>
           )}
         </div>
       )}

@@ -1,6 +1,6 @@
 import { printDuration } from '@hervir/language';
 import { TARGET_BAND, type DinnerOdds, type Forecast } from '@hervir/core';
-import { useMemo, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { GRADE_WORDS, timeOfMinute } from '../words';
 import { useUnits } from '../use-units';
 import { useWidth } from '../use-width';
@@ -75,11 +75,8 @@ export function Line({
   const total = clock.totalMinutes;
   const { held, handlers } = usePressureDrag(axisWidth(width), { minutes, total, longest, onDrag, onDrop });
   const wide = held ?? total * 1.005;
-  const g = useMemo<LineGeometry | null>(
-    () =>
-      width > 0 ? lineGeometry(forecast, { width, height, minutes: wide, target: TARGET_BAND[plan.target] }) : null,
-    [forecast, width, height, wide, plan.target],
-  );
+  const g: LineGeometry | null =
+    width > 0 ? lineGeometry(forecast, { width, height, minutes: wide, target: TARGET_BAND[plan.target] }) : null;
   /** While the handle is dragged they are not known, and stay away. */
   const spreads = odds === null || held !== null ? [] : pinSpreads(forecast, odds);
   return (
