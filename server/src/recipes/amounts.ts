@@ -1,6 +1,7 @@
 import { parseQuantity } from '@hervir/language';
 import { inFigures } from './durations';
 import { gramsOfOne, type TakenAs } from './ingredient-words';
+import { VOLUMES, type Measures } from './measures';
 
 /** The units recipes write, by the core's names for them. */
 const NAMES: readonly (readonly [RegExp, 'mass' | 'volume', string])[] = [
@@ -12,29 +13,29 @@ const NAMES: readonly (readonly [RegExp, 'mass' | 'volume', string])[] = [
   [/^(?:mls?|millilit(?:er|re)s?)$/, 'volume', 'ml'],
   [/^cl$/, 'volume', 'cl'],
   [/^dl$/, 'volume', 'dl'],
-  [/^(?:cups?|c)$/, 'volume', 'cup'],
   [/^(?:tbsps?|tbs|tablespoons?)$/, 'volume', 'tbsp'],
   [/^(?:tsps?|teaspoons?)$/, 'volume', 'tsp'],
 ];
-/** Those it has no name for, in cups; a pint is the imperial one of 520 ml, rounded. NIST Handbook 44 for the others. */
-const IN_CUPS: readonly (readonly [RegExp, number])[] = [
-  [/^(?:fl\.? ?oz|fluid ounces?)$/, 1 / 8],
-  [/^(?:pints?|pts?)$/, 520 / 236.588],
-  [/^(?:quarts?|qts?)$/, 4],
-  [/^gallons?$/, 16],
+/** Those that hold more or less by country. */
+const BY_COUNTRY: readonly (readonly [RegExp, keyof (typeof VOLUMES)['us']])[] = [
+  [/^(?:cups?|c)$/, 'cup'],
+  [/^(?:fl\.? ?oz|fluid ounces?)$/, 'fluidOunce'],
+  [/^(?:pints?|pts?)$/, 'pint'],
+  [/^(?:quarts?|qts?)$/, 'quart'],
+  [/^gallons?$/, 'gallon'],
 ];
 
 /** What one of a unit is, in grams or millilitres; null for what is no unit. */
-function unitOf(said: string): { readonly each: number; readonly weight: boolean } | null {
-  const known = NAMES.find(([pattern]) => pattern.test(said));
-  const cups = IN_CUPS.find(([pattern]) => pattern.test(said))?.[1];
-  const [kind, text] = known ? [known[1], `1 ${known[2]}`] : ['volume' as const, '1 cup'];
-  const one = known || cups !== undefined ? parseQuantity(kind, text, 'metric') : undefined;
-  return one === undefined ? null : { each: one * (known ? 1 : (cups ?? 1)), weight: kind === 'mass' };
+function unitOf(said: string, of: Measures): { readonly each: number; readonly weight: boolean } | null {
+  const held = BY_COUNTRY.find(([pattern]) => pattern.test(said))?.[1];
+  if (held !== undefined) return { each: VOLUMES[of][held], weight: false };
+  const [, kind, unit] = NAMES.find(([pattern]) => pattern.test(said)) ?? [];
+  const each = kind === undefined ? undefined : parseQuantity(kind, `1 ${unit}`, 'metric');
+  return each === undefined ? null : { each, weight: kind === 'mass' };
 }
 
 /** An ounce of volume over one of weight, ml/g. */
-const OUNCE_ML_OVER_G = (unitOf('fl oz')?.each ?? 0) / (unitOf('oz')?.each ?? 1);
+const OUNCE_ML_OVER_G = 29.5735 / 28.3495;
 
 /** Weighed from a cup or a spoon, g/ml. From memory. */
 const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {
@@ -59,17 +60,17 @@ interface Measure {
   readonly bracketed: boolean;
 }
 
-const UNIT = `(${[...NAMES, ...IN_CUPS].map(([{ source }]) => source.slice(1, -1)).join('|')})`;
+const UNIT = `(${[...NAMES, ...BY_COUNTRY].map(([{ source }]) => source.slice(1, -1)).join('|')})`;
 const MEASURE = new RegExp(
   String.raw`(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:-|to)\s*(\d+(?:\.\d+)?))?[\s-]*(heaped |rounded |generous |level |scant |large |small |packed )?${UNIT}\b\.?`,
   'g',
 );
 
 /** All measures in a line, in their order. */
-function measures(words: string): Measure[] {
+function measures(words: string, of: Measures): Measure[] {
   return [...words.matchAll(MEASURE)].flatMap((found): Measure[] => {
     const [all, low, high, how = '', said = ''] = found;
-    const one = unitOf(said);
+    const one = unitOf(said, of);
     if (one === null) return [];
     const from = found.index;
     const bracketed = words.lastIndexOf('(', from) > words.lastIndexOf(')', from);
@@ -151,13 +152,14 @@ const counted = (line: string): string =>
  *
  * @param line as written
  * @param as what it was taken for
+ * @param of whose measures it is in
  * @example amountOf('1 (14.5 oz) can diced tomatoes', { kind: 'liquid', id: 'chopped-tomato' })?.said // true
  */
-export function amountOf(line: string, as: TakenAs): Amount | null {
+export function amountOf(line: string, as: TakenAs, of: Measures = 'unknown'): Amount | null {
   // No kitchen has so much of anything: it is a number of something else.
   if (/\d{9}/.test(line)) return null;
   const words = counted(line);
-  const all = measures(words);
+  const all = measures(words, of);
   const liquid = as.kind === 'liquid';
   // Of two ways to say the same the metric one; what is no liquid by its weight; a length of a cut is none of them.
   const wanted = (one: Measure): number => (one.weight === !liquid ? 2 : 0) + (one.metric ? 1 : 0);
@@ -209,20 +211,21 @@ const NO_AMOUNTS: readonly RegExp[] = [
  *
  * @param line as written
  * @param as what it was taken for
+ * @param of whose measures it is in
  * @returns each with the word that follows it
  * @example numbersLeft('500 g beef shin with 2 glugs', { kind: 'meat', id: 'beef-shin', form: 'whole' }) // ['2 glugs']
  */
-export function numbersLeft(line: string, as: TakenAs): string[] {
+export function numbersLeft(line: string, as: TakenAs, of: Measures = 'unknown'): string[] {
   const words = counted(line);
   let left = words;
   const blank = (from: number, to: number): void => {
     left = left.slice(0, from) + ' '.repeat(to - from) + left.slice(to);
   };
-  const all = measures(words);
+  const all = measures(words, of);
   const same = all.filter((one) => alike(words, one, all));
   for (const one of same.flatMap((each) => together(words, each, all))) blank(one.from, one.to);
   // How many: an amount by itself, or how many of a tin.
-  const count = amountOf(line, as) === null ? undefined : countAt(words);
+  const count = amountOf(line, as, of) === null ? undefined : countAt(words);
   if (count) blank(count.index, count.index + count[0].length);
   for (const pattern of NO_AMOUNTS)
     for (const found of words.matchAll(pattern)) blank(found.index, found.index + found[0].length);

@@ -6,6 +6,9 @@ export type Part = 'pot' | 'beside' | 'marinade' | 'rub' | 'finish';
 
 /** A line of a list of ingredients, with the part it stands in. */
 export interface ListedLine {
+  /** As somebody wrote it. */
+  readonly written: string;
+  /** In the words that the reader knows. */
   readonly text: string;
   /** What of it names the food: without a heading that stands in the line. */
   readonly food: string;
@@ -57,26 +60,29 @@ const INLINE =
 /**
  * The parts of a list of ingredients: its headings, and where what stands under each belongs.
  *
- * @param lines as written
+ * @param lines in the words that the reader knows
+ * @param written as somebody wrote them, where that was in another language
  * @example parted(['For the rice:', '200 g basmati rice'])[1]?.part // 'beside'
  */
-export function parted(lines: readonly string[]): ListedLine[] {
+export function parted(lines: readonly string[], written: readonly string[] = lines): ListedLine[] {
   const allCaps = lines.filter((line) => line === line.toUpperCase()).length > lines.length / 2;
-  let under: string | null = null;
-  return lines.map((text): ListedLine => {
+  let under: { readonly read: string; readonly written: string } | null = null;
+  return lines.map((text, i): ListedLine => {
+    const wrote = written[i] ?? text;
     const heading = headingIn(text, allCaps);
     if (heading !== null) {
-      under = heading;
-      return { text, food: text, heading: true, part: 'pot', under: null, optional: false };
+      under = { read: heading, written: headingIn(wrote, allCaps) ?? wrote.replace(/:\s*$/, '') };
+      return { written: wrote, text, food: text, heading: true, part: 'pot', under: null, optional: false };
     }
     const [inline = '', words] = INLINE.exec(text) ?? [];
-    const own = words ?? under;
+    const own = words ?? under?.read ?? null;
     return {
+      written: wrote,
       text,
       food: text.slice(inline.length),
       heading: false,
       part: /\bto finish\b/i.test(text) ? 'finish' : own === null ? 'pot' : partOf(own),
-      under: own,
+      under: words ?? under?.written ?? null,
       optional: /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|desired|wished)\b/i.test(
         own === null ? text : `${own} ${text}`,
       ),

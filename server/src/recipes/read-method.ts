@@ -2,6 +2,7 @@ import type { RecipeStep } from '@hervir/contract';
 import type { Plan } from '@hervir/core';
 import { amountOf } from './amounts';
 import { durations, inFigures } from './durations';
+import type { Measures } from './measures';
 import { foodsIn, type TakenAs } from './ingredient-words';
 import { LEAST_COOKING, ovenIn, readStep, WAY_WORDS, wayOf, type Way } from './read-step';
 import { joined, quantity, say, type Text } from '@hervir/language';
@@ -108,10 +109,10 @@ function namedIn(sentence: string, all: readonly Nameable[]): number[] {
 }
 
 /** Millilitres of broth that are taken out, where a sentence says so; 0 where it does not. */
-function takenOut(words: string): number {
+function takenOut(words: string, of: Measures): number {
   if (!/\b(?:ladle|remove|take|scoop|reserve|keep back|set aside|draw off)\b/.test(words)) return 0;
   const said = /\b(?:cooking )?(?:liquid|broth|juices?|stock)\b/.test(words)
-    ? amountOf(words.replace(/^.*?(?=\d)/, ''), { kind: 'liquid', id: 'stock' })
+    ? amountOf(words.replace(/^.*?(?=\d)/, ''), { kind: 'liquid', id: 'stock' }, of)
     : null;
   return said?.said === true ? Math.round(said.grams) : 0;
 }
@@ -128,13 +129,17 @@ function targetIn(words: string): Plan['target'] | null {
 /**
  * Reads a method from its first sentence to its last, with what its lines of ingredients are.
  *
- * @param sentences as written, one to an entry
+ * @param sentences in the words that the reader knows, one to an entry
  * @param lines of ingredients, as taken
+ * @param written the sentences as somebody wrote them, where that was in another language
+ * @param of whose measures it is in
  * @example readMethod(['Pressure cook for 40 minutes.', 'Add the carrots and pressure cook 4 minutes more.'], lines).stages[0]?.minutes // 4
  */
 export function readMethod(
   sentences: readonly string[],
   lines: readonly { readonly text: string; readonly as: TakenAs }[],
+  written: readonly string[] = sentences,
+  of: Measures = 'unknown',
 ): MethodReading {
   const all = nameables(lines);
   const cooked: Cooked[] = [];
@@ -150,10 +155,11 @@ export function readMethod(
   let [rubbed, rack, strained, skimmed, crisped] = [false, false, false, false, false];
   let target: Plan['target'] | null = null;
   const pressed = (): boolean => cooked.some(({ way }) => way === 'pressure');
-  const steps = sentences.map((text, step): RecipeStep => {
-    const read = readStep(text);
-    const words = inFigures(text);
-    const named = namedIn(text, all);
+  const steps = sentences.map((sentence, step): RecipeStep => {
+    const text = written[step] ?? sentence;
+    const read = { ...readStep(sentence), text };
+    const words = inFigures(sentence);
+    const named = namedIn(sentence, all);
     if (/\bmarinad|\bmarinat/.test(words)) marinade = marinadeIn(words, named, marinade);
     rubbed ||= /\brub\b/.test(words);
     if (BROWNS.test(words) && (MEAT.test(words) || seared === null)) seared = searIn(words, seared);
@@ -169,7 +175,7 @@ export function readMethod(
       );
     const done = cooked.length > 0;
     if (done) target = targetIn(words) ?? target;
-    if (done) takeOutMl = takenOut(words) || takeOutMl;
+    if (done) takeOutMl = takenOut(words, of) || takeOutMl;
     if (done && LIFTS.test(words)) lifted = true;
     if (done && ADDS.test(words)) pending = [...new Set([...pending, ...named])];
     if (
@@ -203,7 +209,7 @@ export function readMethod(
         }),
       );
       if (counts) {
-        cooked.push({ step, way: first.way, minutes: first.minutes, ovenC: ovenIn(text) });
+        cooked.push({ step, way: first.way, minutes: first.minutes, ovenC: ovenIn(sentence) });
         // What was put in before it has cooked with the meat.
         pending = [];
       } else notes.push(say('read-method.is-not-counted-for-the', { text }));
@@ -231,7 +237,7 @@ export function readMethod(
       return made;
     }
   });
-  const ways = oneWay(cooked, sentences, notes);
+  const ways = oneWay(cooked, written, notes);
   return {
     steps,
     cooked: ways,
@@ -287,7 +293,7 @@ function searIn(words: string, before: MethodReading['seared']): NonNullable<Met
 const WHOLE_COOKING = 60;
 
 /** One way to the same: where a recipe is given for the slow cooker and for the oven, the first; under pressure before all. */
-function oneWay(cooked: readonly Cooked[], sentences: readonly string[], notes: Text[]): Cooked[] {
+function oneWay(cooked: readonly Cooked[], written: readonly string[], notes: Text[]): Cooked[] {
   const family = ({ way }: Cooked): string =>
     way === 'pressure' ? 'pressure' : way.startsWith('slow') ? 'slow' : 'heat';
   const whole = cooked.filter((one) => one.way === 'pressure' || one.minutes >= WHOLE_COOKING);
@@ -297,7 +303,7 @@ function oneWay(cooked: readonly Cooked[], sentences: readonly string[], notes: 
   for (const { step } of out)
     notes.push(
       say('read-method.is-left-out-is-what', {
-        sentences: sentences[step] ?? '',
+        sentences: written[step] ?? '',
         wayWords: WAY_WORDS[chosen.way],
       }),
     );

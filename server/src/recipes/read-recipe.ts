@@ -20,11 +20,13 @@ import {
 } from '@hervir/core';
 import { amountOf, numbersLeft } from './amounts';
 import { asksWhichCut, takenAs, type TakenAs } from './ingredient-words';
+import { measuresOf, type Measures } from './measures';
 import { leftOpen, otherFood, parted, type ListedLine } from './parts';
 import { planFrom, whenOf, type PlanFor, type TakenLine } from './plan-from';
 import { readMethod, type MethodReading } from './read-method';
 import { WAY_WORDS } from './read-step';
 import { LONGEST_LINE, MOST_LINES, recipeSource } from './recipe-source';
+import { fromSpanish, isSpanish } from './spanish';
 
 /** What it is called on the page. */
 function nameOf(as: TakenAs): Text {
@@ -68,18 +70,25 @@ export interface PutRight {
 const USUAL_MEAT_GRAMS = 1500;
 
 /** A line as it stands in the list, taken for something; when it goes in is said when the method is read. */
-function taken(line: ListedLine, own: TakenAs | undefined, weighed: number | undefined): Omit<TakenLine, 'when'> {
-  const { text, food, part } = line;
+function taken(
+  line: ListedLine,
+  own: TakenAs | undefined,
+  weighed: number | undefined,
+  of: Measures,
+): Omit<TakenLine, 'when'> {
+  const { written, food, part } = line;
   const apart = line.heading ? 'heading' : part === 'beside' ? 'by-taste' : null;
   const as = own ?? (apart === null ? takenAs(food) : ({ kind: apart } as const));
-  const amount = weighed === undefined ? amountOf(food, as) : { grams: weighed, said: true };
+  const amount = weighed === undefined ? amountOf(food, as, of) : { grams: weighed, said: true };
   const counts = as.kind !== 'by-taste' && as.kind !== 'unknown' && as.kind !== 'heading';
   return {
-    text,
+    text: written,
     as,
     name: nameOf(as),
     grams: as.kind !== 'by-taste' && as.kind !== 'heading' && amount !== null ? Math.round(amount.grams) : null,
-    guess: counts ? countedGuess(line, as, amount, weighed !== undefined) : uncountedGuess(line, as, own !== undefined),
+    guess: counts
+      ? countedGuess(line, as, amount, weighed !== undefined, of)
+      : uncountedGuess(line, as, own !== undefined),
   };
 }
 
@@ -89,9 +98,10 @@ function countedGuess(
   as: TakenAs,
   amount: ReturnType<typeof amountOf>,
   weighed: boolean,
+  of: Measures,
 ): Text | null {
   if (weighed) return null;
-  const left = numbersLeft(food, as);
+  const left = numbersLeft(food, as, of);
   const other = otherFood(food);
   const guesses = [
     amount === null
@@ -135,9 +145,14 @@ export function readRecipe(source: string, given: Given, right: PutRight = {}): 
   const notes: Text[] = [];
   if (recipe.cutShort)
     notes.push(say('read-recipe.the-recipe-is-longer-than', { mostLines: MOST_LINES, longestLine: LONGEST_LINE }));
-  const listed = parted(recipe.ingredients);
-  const unread = listed.map((line, i) => taken(line, corrections[String(i)], amounts[String(i)]));
-  const method = readMethod(recipe.method, unread);
+  const all = [...recipe.ingredients, ...recipe.method];
+  const spanish = isSpanish(all);
+  const of = spanish ? 'metric' : measuresOf(all);
+  const known = (written: readonly string[]): readonly string[] => (spanish ? written.map(fromSpanish) : written);
+  const listed = parted(known(recipe.ingredients), recipe.ingredients);
+  const unread = listed.map((line, i) => taken(line, corrections[String(i)], amounts[String(i)], of));
+  const read = unread.map(({ as }, i) => ({ as, text: listed[i]?.text ?? '' }));
+  const method = readMethod(known(recipe.method), read, recipe.method, of);
   const lines = unread.map((line, i): TakenLine => {
     const part =
       corrections[String(i)] === undefined || listed[i]?.part !== 'beside' ? (listed[i]?.part ?? 'pot') : 'pot';

@@ -1,5 +1,6 @@
 import { DomUtils, parseDocument, Parser } from 'htmlparser2';
 import { durations, inFigures } from './durations';
+import { fromSpanish, isSpanish } from './spanish';
 
 /** A recipe as it was written, before anything is made of it. */
 export interface RecipeText {
@@ -142,7 +143,7 @@ function recipeIn(value: unknown, depth = 0): Node | null {
 
 /** A sentence to a line: a step that says three things is three. */
 function sentences(text: string): string[] {
-  return lines(text).flatMap((line) => line.split(/(?<=[a-z\d)][.!?])\s+(?=[A-Z])/));
+  return lines(text).flatMap((line) => line.split(/(?<=[\p{Ll}\d)][.!?])\s+(?=[\p{Lu}¡¿])/u));
 }
 
 function lines(text: string): string[] {
@@ -187,19 +188,21 @@ function servingsOf(value: unknown): number | null {
   const said = (Array.isArray(value) ? (value as unknown[]) : [value]).map((one) => worded(one));
   for (const words of said.map(inFigures)) {
     const found =
-      /(\d+)(?:\s*(?:-|to)\s*\d+)?\s*(?:servings?|portions?|people|persons?)/.exec(words) ?? /\d+/.exec(words);
+      /(\d+)(?:\s*(?:-|to)\s*\d+)?\s*(?:servings?|portions?|people|persons?|personas?|porciones?|raciones?|comensales?)/.exec(
+        words,
+      ) ?? /\d+/.exec(words);
     const count = found === null ? NaN : Number(found[1] ?? found[0]);
     if (count >= 1 && count <= 40) return count;
   }
   return null;
 }
 
-/** A length of time as linked data has it, "PT3H30M", in words; empty where it is none. */
-function cookedFor(value: unknown): string {
+/** A length of time as linked data has it, "PT3H30M", in minutes; null where it is none. */
+function cookedFor(value: unknown): number | null {
   const [all, days, hours, minutes] =
     /^P(?:(\d+)D)?(?:T(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?)?/i.exec(worded(value)) ?? [];
   const whole = Number(days ?? 0) * 1440 + Number(hours ?? 0) * 60 + Number(minutes ?? 0);
-  return all === undefined || !(whole > 0) ? '' : `Cook for ${Math.round(whole)} minutes`;
+  return all === undefined || !(whole > 0) ? null : Math.round(whole);
 }
 
 function fromNode(node: Node): RecipeText {
@@ -208,14 +211,18 @@ function fromNode(node: Node): RecipeText {
   const carried = carriedPlan(node['isBasedOn']);
   const method = steps(node['recipeInstructions']).flatMap(sentences);
   // The recipe's own time stands where no sentence has one; where it is done is said by the sentences.
-  const timed = method.some((text) => durations(inFigures(text)).length > 0);
-  const time = timed ? '' : cookedFor(node['cookTime']) || cookedFor(node['totalTime']);
-  const where = method.some((text) => /oven|bake|roast/i.test(text)) ? ' in the oven' : '';
+  const spanish = isSpanish([...steps(ingredients), ...method]);
+  const timed = method.some((text) => durations(inFigures(spanish ? fromSpanish(text) : text)).length > 0);
+  const time = timed ? null : (cookedFor(node['cookTime']) ?? cookedFor(node['totalTime']));
+  const oven = method.some((text) => /oven|bake|roast|horn[oe]/i.test(text));
+  const cooked = spanish
+    ? `Cocinar ${time} minutos${oven ? ' en el horno' : ''}.`
+    : `Cook for ${time} minutes${oven ? ' in the oven' : ''}.`;
   return {
     name: typeof name === 'string' ? plain(plain(name)).slice(0, 120) : '',
     servings: servingsOf(node['recipeYield'] ?? node['yield']),
     ingredients: steps(ingredients),
-    method: time === '' ? method : [...method, `${time}${where}.`],
+    method: time === null ? method : [...method, cooked],
     ...(carried === null ? {} : { plan: carried }),
     from: 'json-ld',
   };
@@ -282,15 +289,21 @@ function documents(source: string): unknown[] {
 }
 
 const INGREDIENTS =
-  /^(?:the )?(?:ingredients?|you(?: wi|['’])ll need|you need|what you(?:['’]ll)? need|shopping list)\b/i;
-const METHOD = /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|how to|what to do)\b/i;
+  /^(?:the )?(?:ingredients?|you(?: wi|['’])ll need|you need|what you(?:['’]ll)? need|shopping list|ingredientes?|necesitas)\b/i;
+const METHOD =
+  /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|how to|what to do|(?:modo de )?preparaci[oó]n|elaboraci[oó]n|instrucciones|procedimiento|pasos|m[eé]todo|c[oó]mo (?:se hace|hacer))(?![\p{L}])/iu;
 const FEEDS =
   /(?:\b(?:serves|feeds|makes|yields?|servings?|portions?)\b\s*:?\s*(?:about\s+)?|\bfor (?=\d+(?: people| persons| servings| portions| guests)?\s*(?:$|[,.;)])))(\d+)(?!\s*(?:h\b|hours?|min|\d|[./]\d|cups?|litres?|liters?|quarts?))/;
+
+const FEEDS_IN_SPANISH =
+  /\b(?:para|rinde|raciones|porciones|comensales)\b\s*:?\s*(?:unas\s+)?(\d+)(?=\s*(?:$|[,.;)]|personas?|comensales|raciones|porciones))|\b(\d+) (?:personas?|comensales|raciones|porciones)\b/;
 
 /** How many pasted text says it feeds: the first line that names a company, not the hours it cooks for. */
 function fed(all: readonly string[]): number | null {
   for (const line of all) {
-    const found = line.length < 300 ? FEEDS.exec(inFigures(unmarked(line)))?.[1] : undefined;
+    const words = line.length < 300 ? inFigures(unmarked(line)) : '';
+    const spanish = FEEDS_IN_SPANISH.exec(words);
+    const found = FEEDS.exec(words)?.[1] ?? spanish?.[1] ?? spanish?.[2];
     if (found !== undefined) return servingsOf(found);
   }
   return null;
@@ -298,12 +311,13 @@ function fed(all: readonly string[]): number | null {
 
 /** A line without the marks of Markdown. */
 const unmarked = (line: string): string => line.replaceAll(/^#+\s+|[*_]{2}|^[*_](?=\S)|(?<=\S)[*_]$/g, '').trim();
-const STARTS_WITH_AMOUNT = /^[-•*▢□☐·\s]*(\d|[¼½¾⅓⅔⅛]|a |an |one |two |half |some |pinch|salt)/i;
+const STARTS_WITH_AMOUNT =
+  /^[-•*▢□☐·\s]*(\d|[¼½¾⅓⅔⅛]|a |an |one |two |half |some |pinch|salt|una? |dos |tres |medi[oa] |cuarto |pizca|sal(?![\p{L}]))/iu;
 
 /** A title without "serves 6". */
 const titled = (line: string): string =>
   unmarked(line)
-    .replace(/[,;:(–-]*\s*\b(serves|for|makes|feeds)\s+\d+.*$/i, '')
+    .replace(/[,;:(–-]*\s*\b(serves|for|makes|feeds|para|rinde)\s+\d+.*$/i, '')
     .slice(0, 120);
 
 /** A line of a list: short, and no sentence. */
@@ -331,7 +345,7 @@ function fromText(source: string): RecipeText {
   const atIngredients = all.findIndex((line) => INGREDIENTS.test(unmarked(line)));
   const atMethod = all.findIndex((line, i) => i > atIngredients && METHOD.test(unmarked(line)));
   const clean = (line: string): string =>
-    line.replace(/^(?:[•▢□☐·]|[-*](?=\s|\d))\s*/, '').replace(/^\d+[.)]\s+(?=[A-Z])/, '');
+    line.replace(/^(?:[•▢□☐·]|[-*](?=\s|\d))\s*/, '').replace(/^\d+[.)]\s+(?=[\p{Lu}¡¿])/u, '');
   const head = all.slice(0, atIngredients < 0 ? undefined : atIngredients);
   const servings = fed(all);
   if (atIngredients >= 0) {
