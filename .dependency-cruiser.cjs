@@ -2,7 +2,7 @@
 const floors = [
   'units',
   'physics',
-  'larder',
+  'catalog',
   'plan',
   'meat',
   'pot',

@@ -59,7 +59,7 @@ const config = {
         '[/]Dom[/]dynamicCSS$': '<rootDir>/src/testing/no-styles.ts',
         // Some of the component library's parts ask for each other's ES modules.
         '^(@ant-design/[a-z-]+|@rc-component/[a-z-]+)/es/(.*)$': '$1/lib/$2',
-        '(^|/)reckoner$': '<rootDir>/src/testing/reckoner.ts',
+        '/forecast-worker$': '<rootDir>/src/testing/forecast-worker.ts',
         '(^|/)begin$': '<rootDir>/src/testing/begin.ts',
       },
     }),

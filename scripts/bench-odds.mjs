@@ -19,7 +19,7 @@ function againstForecasts(core, odds, say, count) {
   const { draws } = odds('draws');
   const { DRAWN, surrogateOf } = odds('dinner-odds');
   const { play } = odds('play');
-  const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { VARIES } = load(join(root, 'core/dist/catalog/what-varies.js'));
   const plan = core.newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 1200, serveAt: SERVE });
   const base = core.forecast(plan);
   const pinned = { ...plan, pressureMinutes: base.pressureMinutes };
@@ -88,7 +88,7 @@ function cooked(core, truth, guide, startMs, seed, odds = {}, until = () => fals
 function againstKitchen(core, odds, count) {
   const { draws } = odds('draws');
   const { DRAWN } = odds('dinner-odds');
-  const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { VARIES } = load(join(root, 'core/dist/catalog/what-varies.js'));
   let [tender, promisedTender, inTime, promisedInTime, all] = [0, 0, 0, 0, 0];
   for (const [cut, form, grams] of PLANS) {
     const plain = core.newPlan({ cut, form, grams, serveAt: SERVE });
@@ -138,7 +138,7 @@ const GARDEN = [
 function againstGarden(core, odds, count) {
   const { draws } = odds('draws');
   const { DRAWN } = odds('dinner-odds');
-  const { VARIES, WAITS } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { VARIES, WAITS } = load(join(root, 'core/dist/catalog/what-varies.js'));
   const { grainTexture, vegetableTexture } = load(join(root, 'core/dist/stations/doneness.js'));
   const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
   let [right, promised, all] = [0, 0, 0];
@@ -193,7 +193,7 @@ const BASES = [
 /** Pots brought to pressure in the simulated kitchen, their heater, crumbs and cut-out drawn: do they burn as often as was said. */
 function againstBases(core, odds, count) {
   const { draws } = odds('draws');
-  const { VARIES, STUCK_AT_MOST, CUT_OUT_K } = load(join(root, 'core/dist/larder/what-varies.js'));
+  const { VARIES, STUCK_AT_MOST, CUT_OUT_K } = load(join(root, 'core/dist/catalog/what-varies.js'));
   const { normalCdf } = load(join(root, 'core/dist/physics/normal.js'));
   let [burnt, promised, all] = [0, 0, 0];
   for (const [watts, more] of BASES) {

@@ -29,7 +29,7 @@ async function drag(address, browser, plan, say) {
   const headers = [...scripts.values()].reduce((sum, script) => sum + script.headers, 0);
   // The worker is a page of its own to the browser's bookkeeping: its squeezed file is what the server hands out.
   const assets = join(root, 'web/dist/assets');
-  const [worker] = readdirSync(assets).filter((name) => /^reckoning\.worker.*\.js\.br$/.test(name));
+  const [worker] = readdirSync(assets).filter((name) => /^forecast\.worker.*\.js\.br$/.test(name));
   const workerBytes = worker === undefined ? 0 : statSync(join(assets, worker)).size;
   const kB = (bytes) => (bytes / 1000).toFixed(0);
   say(

@@ -25,7 +25,7 @@ const TOUGHNESS = { goat: 1.2 };
 const SEED = Number(process.env.SEASON_SEED ?? 12);
 /** The refuge's cook likes to be as sure of the hour as of the meat. */
 const SURE = 0.8;
-const { VARIES } = load(join(root, 'core/dist/larder/what-varies.js'));
+const { VARIES } = load(join(root, 'core/dist/catalog/what-varies.js'));
 
 const veg = (vegetable, grams, texture = 'tender') => ({ vegetable, grams, texture, place: 'auto' });
 const grain = (id, grams) => ({ grain: id, grams, place: 'auto' });
@@ -113,7 +113,7 @@ const rows = () => [...known.values()].map((one) => ({ ...one, ...core.summary(o
 
 /** A plan as it is begun that day: with what was learnt, and begun so early that dinner is as sure as the meat. */
 function begun(plain) {
-  const plan = core.withLearnt(plain, { rows: rows() });
+  const plan = core.withCalibration(plain, { rows: rows() });
   const first = core.forecast(plan);
   const { earlier } = core.dinnerOdds(first).beginnings.find(({ chance }) => chance === SURE);
   // This cook is done at the board before the pot comes on, and so begins earlier than the clock says.

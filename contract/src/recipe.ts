@@ -28,7 +28,7 @@ export const WHENS_OF: Readonly<Partial<Record<z.output<typeof takenAsSchema>['k
   liquid: ['start', 'second-run', 'simmer', 'end', 'marinade'],
   addition: ['start', 'end', 'marinade', 'rub'],
   aromatic: ['start', 'second-run', 'simmer', 'end', 'marinade', 'rub'],
-  // What the larder does not know takes room in the pot where the cook says when it goes in.
+  // What the catalog does not know takes room in the pot where the cook says when it goes in.
   unknown: ['start', 'second-run', 'simmer', 'end'],
 };
 

@@ -1,13 +1,13 @@
 /** What others may use of the reckoning. Nobody reaches past this file. */
 export * from './units/range';
 export * from './units/time';
-export { CUTS, cutById, cutTitle, FORMS, SPECIES, type Cut, type Form, type Species } from './larder/cuts';
-export { LIQUIDS, liquidById, liquidWord, type Liquid } from './larder/liquids';
-export { AROMATICS, aromaticKind } from './larder/aromatics';
-export { VEGETABLES, vegetableById, type Vegetable } from './larder/vegetables';
-export { GRAINS, grainById, type Grain } from './larder/grains';
+export { CUTS, cutById, cutTitle, FORMS, SPECIES, type Cut, type Form, type Species } from './catalog/cuts';
+export { LIQUIDS, liquidById, liquidWord, type Liquid } from './catalog/liquids';
+export { AROMATICS, aromaticKind } from './catalog/aromatics';
+export { VEGETABLES, vegetableById, type Vegetable } from './catalog/vegetables';
+export { GRAINS, grainById, type Grain } from './catalog/grains';
 export * from './plan/plan';
-export * from './larder/tender-cuts';
+export * from './catalog/tender-cuts';
 export { fallsByItself } from './pot/pressure-run';
 export * from './plan/plan-error';
 export * from './plan/limits';
@@ -26,7 +26,7 @@ export { placeName, placePhrase, placeShort } from './words/place-words';
 export { bowlsOf, prepSteps } from './words/prep-list';
 export { textureWord } from './stations/doneness';
 export type { Place, Stage, StagedItem } from './stations/stages';
-export { THICKENER_KINDS, thickenerById, type Thickener } from './larder/thickeners';
+export { THICKENER_KINDS, thickenerById, type Thickener } from './catalog/thickeners';
 export { cutSubstitutes, herbSwap, liquidSubstitutes } from './stations/substitutes';
 export type { ScheduledTask } from './clock/schedule';
 export { isMovable } from './clock/tasks';
@@ -43,9 +43,9 @@ export { catchUp, type CatchUp } from './braise/guide/catch-up';
 export { SIDES, type SideDish } from './plan/sides';
 export type { AtThePot } from './braise/rescue/rescue-from';
 export { clashesOf, type Clash } from './clock/clashes';
-export { mends, type Mend } from './braise/forecast/mends';
+export { timeSavers, type TimeSaver } from './braise/forecast/time-savers';
 export { afterBusyPot, type AfterBusyPot } from './clock/busy-pot';
-export { together, type Beside, type Together } from './clock/together';
+export { scheduleTogether, type ScheduledBraise, type BraiseToSchedule } from './clock/schedule-together';
 export { guideOf } from './braise/guide/guide';
 export { SECTION_WORDS, sectionName } from './words/section-words';
 export { moveOf, portionsIn, type Move, type MoveKind } from './method/moves';
@@ -58,7 +58,7 @@ export type { LidInWords } from './braise/forecast/lid-remedies';
 export * from './braise/forecast/other-methods';
 export * from './braise/forecast/texture-minutes';
 export * from './braise/forecast/what-if';
-export * from './braise/guide/still-tough';
+export * from './braise/guide/additional-minutes';
 export * from './braise/forecast/times';
 export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
 export { waterTest, type WaterTest } from './pot/water-test';
@@ -103,7 +103,7 @@ export {
   type Posterior,
 } from './learning/posterior';
 export { observe, observeByHand, type Observation } from './learning/observe';
-export { subjectOf, withLearnt, type Learnt, type LearntRow } from './learning/learnt';
+export { subjectOf, withCalibration, type Calibration, type CalibrationRow } from './learning/calibration';
 export {
   aheadOf,
   cookedAt,

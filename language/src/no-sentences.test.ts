@@ -56,7 +56,7 @@ test('core and contract hold no sentence: codes, values and units only', () => {
             : ts.isTemplateExpression(node)
               ? [node.head.text, ...node.templateSpans.map((span) => span.literal.text)].join(' ')
               : '';
-        // The words of the larder, for who reads a recipe, stand with commas or strokes between.
+        // The words of the catalog, for who reads a recipe, stand with commas or strokes between.
         const isList = /^[^.:;]*(, |\|)[^.:;]*$/.test(text) && /\blarder\b/.test(name);
         if (SENTENCE.test(text) && !isList && isForPeople(node)) sentences.push(`${name}: ${text}`);
         node.forEachChild(visit);

@@ -1,7 +1,7 @@
 import { planFor } from '../testing/fixtures';
 import type { Plan } from '../plan/plan';
 import { forecast } from './forecast/forecast';
-import { mends } from './forecast/mends';
+import { timeSavers } from './forecast/time-savers';
 import { releaseAlternatives } from './forecast/what-if';
 import { guideOf } from './guide/guide';
 import { english, quantity } from '../testing/said-in-english';
@@ -79,7 +79,7 @@ describe.each(PLANS)('one figure, one number: %s', (_, plan) => {
     for (const way of releaseAlternatives(f)) {
       expect(way.laterMinutes).toBe(Math.round(way.totalMinutes) - shown);
     }
-    for (const { minutes, text } of mends(f)) expect(text).toContain(`${minutes} min sooner`);
+    for (const { minutes, text } of timeSavers(f)) expect(text).toContain(`${minutes} min sooner`);
   });
 
   test('nothing that waits is hotter than water boils there', () => {

@@ -1,4 +1,4 @@
-import { tenderCut, whyTender } from '../larder/tender-cuts';
+import { tenderCut, whyTender } from '../catalog/tender-cuts';
 import type { Plan, PlannedStage } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';
 import { planFor } from '../testing/fixtures';

@@ -1,4 +1,4 @@
-import type { Form } from '../larder/cuts';
+import type { Form } from '../catalog/cuts';
 import type { Meat, Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
 import { forecast } from './forecast/forecast';

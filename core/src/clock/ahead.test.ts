@@ -1,5 +1,5 @@
 import { forecast } from '../braise/forecast/forecast';
-import { MEAT_COMPOSITION } from '../larder/cuts';
+import { MEAT_COMPOSITION } from '../catalog/cuts';
 import { pieceOf } from '../meat/piece';
 import { pieceBody } from '../meat/piece-body';
 import { thawMinutes } from '../meat/thaw-time';

@@ -1,5 +1,5 @@
 import type { Text } from '@hervir/language/message';
-import { dryGrain, grainById } from '../larder/grains';
+import { dryGrain, grainById } from '../catalog/grains';
 import { rubbedAhead } from '../method/board';
 import { thawMinutes, thawStockMinutes } from '../meat/thaw-time';
 import { meatsOf } from '../plan/meats';

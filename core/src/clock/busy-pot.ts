@@ -1,6 +1,6 @@
 import { shiftIso } from '../units/time';
 import type { ScheduledTask } from './schedule';
-import { firstInPot } from './together';
+import { firstInPot } from './schedule-together';
 
 /** What a pot that is still on the fire makes of a braise that needs it. */
 export interface AfterBusyPot {

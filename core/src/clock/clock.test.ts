@@ -7,7 +7,7 @@ import { backwards } from './schedule';
 import type { Task } from './tasks';
 import { afterBusyPot } from './busy-pot';
 import { shiftIso } from '../units/time';
-import { together, type Together } from './together';
+import { scheduleTogether, type BraiseToSchedule } from './schedule-together';
 import { english } from '../testing/said-in-english';
 
 const task = (id: string, minutes: number, resource: Resource, handsOn: boolean, after: string[] = []): Task => ({
@@ -191,29 +191,29 @@ describe('clashes', () => {
 });
 
 describe('several braises in one evening', () => {
-  const braise = (id: string, pot: string, eatAt: string): Together => {
+  const braise = (id: string, pot: string, eatAt: string): BraiseToSchedule => {
     const clock = forecast(planFor('goat-neck', 'slices', 1600, { serveAt: eatAt })).clock;
     return { id, name: id, pot, clock: { ...clock, eatAt } };
   };
   const seven = '2027-01-17T19:00:00+01:00';
-  const potMinute = (tasks: Together['clock']['tasks']): number =>
+  const potMinute = (tasks: BraiseToSchedule['clock']['tasks']): number =>
     Math.min(...tasks.filter(({ resource }) => resource === 'pot').map(({ startMinute }) => startMinute));
 
   test('one alone is where it was', () => {
-    const [only] = together([braise('neck', 'blue', seven)]);
+    const [only] = scheduleTogether([braise('neck', 'blue', seven)]);
     expect(only?.earlierMinutes).toBeCloseTo(0, 6);
     expect(only?.waitsMinutes).toBeCloseTo(0, 6);
   });
 
   test('two pots and two hands: nothing hot waits where the hands allow it, and both begin no later than alone', () => {
-    const both = together([braise('neck', 'blue', seven), braise('leg', 'steel', seven)]);
+    const both = scheduleTogether([braise('neck', 'blue', seven), braise('leg', 'steel', seven)]);
     expect(both.every(({ earlierMinutes }) => earlierMinutes > -1e-6)).toBe(true);
     expect(Math.max(...both.map(({ earlierMinutes }) => earlierMinutes))).toBeGreaterThan(3);
     expect(both.some(({ text }) => english(text).includes('two hands'))).toBe(true);
   });
 
   test('one pot twice: one is ready long before, and is kept at 60 °C', () => {
-    const both = together([braise('neck', 'blue', seven), braise('leg', 'blue', seven)]);
+    const both = scheduleTogether([braise('neck', 'blue', seven), braise('leg', 'blue', seven)]);
     const first = both[0];
     expect(first?.waitsMinutes).toBeGreaterThan(60);
     expect(first?.text).toMatch(/wanted twice: keep it at 60 °C/);
@@ -222,7 +222,7 @@ describe('several braises in one evening', () => {
   });
 
   test('another time to eat is kept: what is eaten an hour sooner ends an hour sooner', () => {
-    const both = together([braise('neck', 'blue', '2027-01-17T18:00:00+01:00'), braise('leg', 'steel', seven)]);
+    const both = scheduleTogether([braise('neck', 'blue', '2027-01-17T18:00:00+01:00'), braise('leg', 'steel', seven)]);
     const neck = both.find(({ id }) => id === 'neck');
     expect(Date.parse(neck?.startAt ?? '')).toBeLessThan(Date.parse('2027-01-17T16:30:00+01:00'));
   });

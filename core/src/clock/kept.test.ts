@@ -1,7 +1,7 @@
 import { DEFAULT_COOKER } from '../plan/defaults';
 import { keptTasks, keptUntil, thawKept, warmKept, type Kept } from './kept';
 import { meatFor } from '../stations/plate';
-import { CUTS } from '../larder/cuts';
+import { CUTS } from '../catalog/cuts';
 import { cookedAt, partAhead, withPartOver } from './ahead';
 import { planFor } from '../testing/fixtures';
 

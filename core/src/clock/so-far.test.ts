@@ -3,7 +3,7 @@ import { asCooked } from '../braise/forecast/as-cooked';
 import { forecast } from '../braise/forecast/forecast';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import { guideOf } from '../braise/guide/guide';
-import { stillTough } from '../braise/guide/still-tough';
+import { additionalMinutes } from '../braise/guide/additional-minutes';
 import { GRADES } from '../meat/tenderness';
 import { PlanError } from '../plan/plan-error';
 import { anyPlan, plansAsked } from '../testing/any-plan';
@@ -85,7 +85,7 @@ describe('what has happened counts, every run of it', () => {
   test('a lid put back on goes on from where the meat was, and so does the next proposal', () => {
     const told = cookOf(chuck).until((id) => id === 'check');
     const so = soFar(told.state, BEGIN + told.minute * MIN);
-    const more = so && stillTough(chuck.plan, so, 'firm');
+    const more = so && additionalMinutes(chuck.plan, so, 'firm');
     if (!more) throw new Error('firm meat wants more');
     told.tell('checked', { grade: 'firm' });
     const { minutes, reheatMinutes, releaseMinutes } = more;
@@ -97,7 +97,7 @@ describe('what has happened counts, every run of it', () => {
     told.until((id) => id === 'again-1-check');
     expect(meltedOf(chuck, told)).toBeGreaterThan(before);
     const then = soFar(told.state, BEGIN + told.minute * MIN);
-    const again = then && stillTough(chuck.plan, then, 'firm');
+    const again = then && additionalMinutes(chuck.plan, then, 'firm');
     // Still firm after all that: a tougher animal than the first check said.
     expect(again?.tougherBy).toBeGreaterThan(more.tougherBy);
     expect(underPressure(told.state, BEGIN + told.minute * MIN)).toBeCloseTo(20 + minutes, 6);

@@ -6,7 +6,7 @@ import { seeded } from '../physics/random';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
 import { afterCooks, rowsOf, type Household } from '../testing/household';
-import { withLearnt } from './learnt';
+import { withCalibration } from './calibration';
 import { FACTORS } from './posterior';
 
 /** A household that sears and chops slowly and always alike, and buys from one farm. */
@@ -49,7 +49,7 @@ function judged(plan: Plan): {
 test('after twenty logged cooks of one household its odds are sharper, and true', () => {
   const known = afterCooks(COOKS, chunks, HOUSEHOLD, seeded(5));
   const before = judged(chunks);
-  const after = judged(withLearnt(chunks, { rows: rowsOf(known, chunks) }));
+  const after = judged(withCalibration(chunks, { rows: rowsOf(known, chunks) }));
   const width = ({ promised: { p10, p90 } }: typeof before): number => p90 - p10;
   expect(width(after)).toBeLessThan(0.8 * width(before));
   // By the tables dinner was promised early: such a kitchen is late more often than one evening in ten.

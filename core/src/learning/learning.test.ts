@@ -1,13 +1,13 @@
 import { forecast } from '../braise/forecast/forecast';
 import { GRADES, GRADE_FROM, meanMelted, toughnessBounds } from '../meat/tenderness';
 import { bodyAsCooked } from '../braise/forecast/as-cooked';
-import { VARIES } from '../larder/what-varies';
-import { spreadOf } from '../plan/learnt';
+import { VARIES } from '../catalog/what-varies';
+import { spreadOf } from '../plan/calibration';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
 import { afterCooks, AS_THE_TABLES, asLearnt, USUALLY, type OfEach } from '../testing/household';
 import { seeded } from '../physics/random';
-import { withLearnt, type LearntRow } from './learnt';
+import { withCalibration, type CalibrationRow } from './calibration';
 import { observeByHand } from './observe';
 import {
   FACTORS,
@@ -163,14 +163,14 @@ describe('what a cook says', () => {
 });
 
 describe('a plan with what was learnt', () => {
-  const row = (kind: FactorKind, of: string, more: Partial<LearntRow> = {}): LearntRow => {
+  const row = (kind: FactorKind, of: string, more: Partial<CalibrationRow> = {}): CalibrationRow => {
     let posterior = unknown(kind);
     for (let i = 0; i < 5; i += 1) posterior = withEvidence(posterior, { at: Math.log(1.25) });
     return { kind, of, ...summary(posterior), off: false, short: 3, past: 0, ...more };
   };
 
   test('proposes other minutes, and says so', () => {
-    const plan = withLearnt(chunks, { rows: [row('toughness', 'beef-chuck')] });
+    const plan = withCalibration(chunks, { rows: [row('toughness', 'beef-chuck')] });
     const f = forecast(plan);
     expect(f.withoutLearnt).toBe(forecast(chunks).proposedMinutes);
     expect(f.proposedMinutes).toBeGreaterThan((f.withoutLearnt ?? 0) + 2);
@@ -181,7 +181,7 @@ describe('a plan with what was learnt', () => {
   test('with animals as the table says, and all alike, needs fewer minutes for the same odds, and says why', () => {
     let posterior = unknown('toughness');
     for (let i = 0; i < 20; i += 1) posterior = withEvidence(posterior, { from: -0.03, to: 0.03 });
-    const known = withLearnt(chunks, {
+    const known = withCalibration(chunks, {
       rows: [{ ...row('toughness', 'beef-chuck'), ...summary(posterior) }],
     });
     expect(known.learnt?.toughness).toMatchObject({ factor: 1, cooks: 20 });
@@ -194,12 +194,12 @@ describe('a plan with what was learnt', () => {
 
   test('takes only what is its own cooker’s and cut’s, and nothing that is switched off', () => {
     const rows = [row('toughness', 'pork-collar'), row('heat', 'another pot'), row('prep', '', { off: true })];
-    expect(withLearnt(chunks, { rows }).learnt).toBeUndefined();
-    expect(withLearnt(chunks, { rows: [row('heat', chunks.cooker.name)] }).learnt?.heat?.cooks).toBe(5);
+    expect(withCalibration(chunks, { rows }).learnt).toBeUndefined();
+    expect(withCalibration(chunks, { rows: [row('heat', chunks.cooker.name)] }).learnt?.heat?.cooks).toBe(5);
   });
 
   test('a stronger heater is quicker to the pin, and the reason names it', () => {
-    const f = forecast(withLearnt(chunks, { rows: [row('heat', chunks.cooker.name)] }));
+    const f = forecast(withCalibration(chunks, { rows: [row('heat', chunks.cooker.name)] }));
     expect(f.pot.minutesToPin).toBeLessThan(forecast(chunks).pot.minutesToPin * 0.9);
     expect(f.reasons.find(({ text }) => english(text).startsWith('Learnt from 5'))?.figure).toBe('minutesToPressure');
   });

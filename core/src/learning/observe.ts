@@ -4,7 +4,7 @@ import type { CookState } from '../clock/cook-state';
 import type { SectionId } from '../clock/guide-step';
 import { bodyAsCooked } from '../braise/forecast/as-cooked';
 import { toughnessBounds, type Grade } from '../meat/tenderness';
-import { cutById } from '../larder/cuts';
+import { cutById } from '../catalog/cuts';
 import type { Plan } from '../plan/plan';
 import type { Evidence, FactorKind } from './posterior';
 

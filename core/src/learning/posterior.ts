@@ -1,4 +1,4 @@
-import type { Spread } from '../larder/what-varies';
+import type { Spread } from '../catalog/what-varies';
 import { normalCdf } from '../physics/normal';
 
 /** What can be learnt: each a factor on a figure of the tables. */

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { CUTS } from '../larder/cuts';
+import { CUTS } from '../catalog/cuts';
 import { PlanError } from '../plan/plan-error';
 import { planFor } from '../testing/fixtures';
 import { largestThicknessCm, pieceOf } from './piece';

@@ -1,4 +1,4 @@
-import { cutById, MEAT_COMPOSITION } from '../larder/cuts';
+import { cutById, MEAT_COMPOSITION } from '../catalog/cuts';
 import { ConductionBody } from '../physics/conduction/body';
 import { ThawingBrick } from '../physics/conduction/thawing';
 import { CookingBody, MODES, MODES_OF_MIDDLE } from '../physics/cooking-body';

@@ -1,5 +1,5 @@
 import { quantity, say } from '@hervir/language/message';
-import { cutById, cutTitle, type Cut, type Form } from '../larder/cuts';
+import { cutById, cutTitle, type Cut, type Form } from '../catalog/cuts';
 import type { Meat } from '../plan/plan';
 import { PlanError } from '../plan/plan-error';
 

@@ -1,4 +1,4 @@
-import { VARIES } from '../larder/what-varies';
+import { VARIES } from '../catalog/what-varies';
 import { tabulatedExp } from '../physics/tabulated-exp';
 import type { Target } from '../plan/plan';
 

@@ -1,4 +1,4 @@
-import { cutById } from '../larder/cuts';
+import { cutById } from '../catalog/cuts';
 import { facesOfBox } from '../physics/square-box';
 import type { Meat, ThawWay } from '../plan/plan';
 import { pieceOf, type Piece } from './piece';

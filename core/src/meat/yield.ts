@@ -1,4 +1,4 @@
-import { cutById, type Richness } from '../larder/cuts';
+import { cutById, type Richness } from '../catalog/cuts';
 import type { Meat } from '../plan/plan';
 
 /** Juice let go by the time the meat is hot through, and what a long cook adds, by trimmed boneless weight. Common practice. */

@@ -1,5 +1,5 @@
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
+import { grainById } from '../catalog/grains';
+import { vegetableById } from '../catalog/vegetables';
 import type { Plan } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 import { stageOf } from '../plan/stage-settings';

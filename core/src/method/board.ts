@@ -1,8 +1,8 @@
 import { gramsOf } from '../units/grams';
 import { meatsOf } from '../plan/meats';
-import { aromaticKind, type AromaticGroup } from '../larder/aromatics';
-import { grainById } from '../larder/grains';
-import type { Form } from '../larder/cuts';
+import { aromaticKind, type AromaticGroup } from '../catalog/aromatics';
+import { grainById } from '../catalog/grains';
+import type { Form } from '../catalog/cuts';
 import type { Meat, Plan } from '../plan/plan';
 import { isOnTheDay } from '../plan/cook-ahead';
 import { portionAt, type Portion, type PortionId } from '../plan/portions';

@@ -1,6 +1,6 @@
 import { meatsOf } from '../plan/meats';
-import { aromaticKind } from '../larder/aromatics';
-import { liquidById } from '../larder/liquids';
+import { aromaticKind } from '../catalog/aromatics';
+import { liquidById } from '../catalog/liquids';
 import { isPulled, type Plan, type StageId } from '../plan/plan';
 import type { PortionId } from '../plan/portions';
 import { isHotPlace, stageOf } from '../plan/stage-settings';

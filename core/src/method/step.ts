@@ -1,5 +1,5 @@
 import type { Resource, StageId } from '../plan/plan';
-import type { AromaticGroup } from '../larder/aromatics';
+import type { AromaticGroup } from '../catalog/aromatics';
 import type { Move, MoveKind } from './moves';
 
 /** Opaque: compared, never read. */

@@ -31,9 +31,9 @@ class Beneath {
     return this.capacityJPerK * this.body.heatK();
   }
 
-  response(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
-    const { still, perSlope } = this.body.meanResponse(seconds, surroundingsC);
-    return { still: this.capacityJPerK * still, perSlope: this.capacityJPerK * perSlope };
+  response(seconds: number, surroundingsC: number): { steady: number; perRamp: number } {
+    const { steady, perRamp } = this.body.meanResponse(seconds, surroundingsC);
+    return { steady: this.capacityJPerK * steady, perRamp: this.capacityJPerK * perRamp };
   }
 
   advance(seconds: number, fromC: number, toC: number): void {
@@ -161,12 +161,12 @@ export class CookingBody {
   }
 
   /** Heat that all it stands for would take over a step in still surroundings, J, and how much more for every K/s they rise. */
-  response(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
+  response(seconds: number, surroundingsC: number): { steady: number; perRamp: number } {
     const own = this.body.meanResponse(seconds, surroundingsC);
     const under = this.beneath?.response(seconds, surroundingsC);
     return {
-      still: this.capacityJPerK * own.still + (under?.still ?? 0),
-      perSlope: this.capacityJPerK * own.perSlope + (under?.perSlope ?? 0),
+      steady: this.capacityJPerK * own.steady + (under?.steady ?? 0),
+      perRamp: this.capacityJPerK * own.perRamp + (under?.perRamp ?? 0),
     };
   }
 

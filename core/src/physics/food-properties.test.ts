@@ -1,4 +1,4 @@
-import { MEAT_COMPOSITION } from '../larder/cuts';
+import { MEAT_COMPOSITION } from '../catalog/cuts';
 import { foodProperties } from './food-properties';
 
 const WATER = { water: 1, protein: 0, fat: 0, carbohydrate: 0, ash: 0 };

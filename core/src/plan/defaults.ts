@@ -1,4 +1,4 @@
-import { cutById, type Form } from '../larder/cuts';
+import { cutById, type Form } from '../catalog/cuts';
 import type { Cooker, Kitchen, Plan } from './plan';
 
 /** The pot taken when a plan names none: a middling electric one. Common practice of the trade, no one's product. */

@@ -1,4 +1,4 @@
-import { aromaticKind } from '../larder/aromatics';
+import { aromaticKind } from '../catalog/aromatics';
 import type { Aromatic } from './plan';
 
 /**

@@ -1,5 +1,5 @@
-import { type Form } from '../larder/cuts';
-import { BODIES, THICKENERS } from '../larder/thickeners';
+import { type Form } from '../catalog/cuts';
+import { BODIES, THICKENERS } from '../catalog/thickeners';
 
 export { BODIES, THICKENERS };
 
@@ -73,7 +73,7 @@ export type StageId = string;
 export interface Named {
   /** Chosen by whoever made it; one that is left out is made from where it stands. */
   id?: string | undefined;
-  /** The cook's own name for it; the larder's when nothing is said. */
+  /** The cook's own name for it; the catalog's when nothing is said. */
   name?: string | undefined;
 }
 
@@ -213,7 +213,7 @@ export interface PlannedGrain extends Named {
   layer?: (typeof GRAIN_LAYERS)[number] | undefined;
 }
 
-/** Something the larder does not know, by the cook's own name. */
+/** Something the catalog does not know, by the cook's own name. */
 export interface OwnThing {
   id?: string | undefined;
   name: string;
@@ -308,7 +308,7 @@ export interface Plan {
   aromatics: Aromatic[];
   vegetables: PlannedVegetable[];
   grains: PlannedGrain[];
-  /** What the larder does not know. */
+  /** What the catalog does not know. */
   others: OwnThing[];
   rack: boolean;
   heat: (typeof HEATS)[number];

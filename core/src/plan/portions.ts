@@ -1,11 +1,11 @@
 import { lowered, say, type Text } from '@hervir/language/message';
 import { meatsOf } from './meats';
-import { aromaticKind } from '../larder/aromatics';
-import { cutById, cutTitle } from '../larder/cuts';
-import { grainById } from '../larder/grains';
-import { liquidById, liquidWord } from '../larder/liquids';
-import { thickenerById } from '../larder/thickeners';
-import { vegetableById } from '../larder/vegetables';
+import { aromaticKind } from '../catalog/aromatics';
+import { cutById, cutTitle } from '../catalog/cuts';
+import { grainById } from '../catalog/grains';
+import { liquidById, liquidWord } from '../catalog/liquids';
+import { thickenerById } from '../catalog/thickeners';
+import { vegetableById } from '../catalog/vegetables';
 import type { Meat, Named, Plan } from './plan';
 
 /** Opaque: it is compared and never read. */
@@ -34,9 +34,9 @@ export type PortionKind = (typeof PORTION_KINDS)[number];
 export interface Portion {
   readonly id: PortionId;
   readonly kind: PortionKind;
-  /** Of the larder; null for what it does not know. */
+  /** Of the catalog; null for what it does not know. */
   readonly food: string | null;
-  /** As it is said in the middle of a sentence: the cook's own words, or the larder's. */
+  /** As it is said in the middle of a sentence: the cook's own words, or the catalog's. */
   readonly name: Text;
   readonly grams: number | null;
   readonly ml: number | null;
@@ -59,7 +59,7 @@ const MEAT_C: Readonly<Record<Meat['startsFrom'], number | null>> = { fridge: FR
  *
  * @param plan every default filled in
  * @returns portions in g, ml and °C, with ids that are the plan's own or made from where a thing stands
- * @throws RangeError for something that is not in the larder
+ * @throws RangeError for something that is not in the catalog
  * @example portionsOf(plan).map(({ kind }) => kind).join(' ') // 'meat deglaze liquid'
  */
 export function portionsOf(plan: Plan): readonly Portion[] {

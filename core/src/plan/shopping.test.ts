@@ -1,6 +1,6 @@
-import { AROMATICS } from '../larder/aromatics';
-import { asSold } from '../larder/as-sold';
-import { VEGETABLES } from '../larder/vegetables';
+import { AROMATICS } from '../catalog/aromatics';
+import { asSold } from '../catalog/as-sold';
+import { VEGETABLES } from '../catalog/vegetables';
 import { planFor } from '../testing/fixtures';
 import type { Plan } from './plan';
 import { shoppingList, type ShoppingLine } from './shopping';

@@ -1,5 +1,5 @@
 import { say, type Text } from '@hervir/language/message';
-import { asSold, type AsSold } from '../larder/as-sold';
+import { asSold, type AsSold } from '../catalog/as-sold';
 import type { Plan } from './plan';
 import { portionsOf, type Portion, type PortionKind } from './portions';
 
@@ -80,7 +80,7 @@ const sum = (a: number | null, b: number | null): number | null =>
  *
  * @param plans every default filled in
  * @returns by where it lies in a shop; g and ml
- * @throws RangeError for something that is not in the larder
+ * @throws RangeError for something that is not in the catalog
  * @example shoppingList([plan]).map(({ aisle }) => aisle)[0] // 'meat'
  */
 export function shoppingList(plans: readonly Plan[]): ShoppingLine[] {

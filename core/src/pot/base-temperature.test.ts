@@ -3,7 +3,7 @@ import { pieceOf } from '../meat/piece';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { CUT_OUT_K, STUCK_AT_MOST, VARIES } from '../larder/what-varies';
+import { CUT_OUT_K, STUCK_AT_MOST, VARIES } from '../catalog/what-varies';
 import { seeded } from '../physics/random';
 import {
   baseTemperatureC,

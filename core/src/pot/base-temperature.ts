@@ -1,7 +1,7 @@
-import { aromaticKind } from '../larder/aromatics';
-import { liquidById } from '../larder/liquids';
+import { aromaticKind } from '../catalog/aromatics';
+import { liquidById } from '../catalog/liquids';
 import { isFried } from '../plan/fried';
-import { CUT_OUT_K, heaterSpread, STUCK_AT_MOST } from '../larder/what-varies';
+import { CUT_OUT_K, heaterSpread, STUCK_AT_MOST } from '../catalog/what-varies';
 import { normalCdf, NORMAL_FIVE } from '../physics/normal';
 import type { Plan } from '../plan/plan';
 import type { Piece } from '../meat/piece';

@@ -1,6 +1,6 @@
 import { say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
-import { liquidById } from '../larder/liquids';
+import { liquidById } from '../catalog/liquids';
 import type { Plan, StageId } from '../plan/plan';
 import { portionsOf, type Portion, type PortionId, type PortionKind } from '../plan/portions';
 
@@ -43,7 +43,7 @@ const THICK_DENSITY = 1.1;
  *
  * @param plan its deglazing, liquids, marinade and additions
  * @returns in the order they go in
- * @throws RangeError for something that is not in the larder
+ * @throws RangeError for something that is not in the catalog
  * @example chargesOf(plan).map((charge) => charge.stage).join(' ') // 'deglaze load'
  */
 export function chargesOf(plan: Plan): Charge[] {

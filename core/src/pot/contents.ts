@@ -1,5 +1,5 @@
 import { gramsOf } from '../units/grams';
-import { grainById } from '../larder/grains';
+import { grainById } from '../catalog/grains';
 import { MEAT_DENSITY, pieceOf, type Piece } from '../meat/piece';
 import type { Cooker, Plan } from '../plan/plan';
 import { baseAreaM2 } from './cooker';
@@ -35,7 +35,7 @@ export interface Contents {
   readonly bedMl: number;
   readonly bedCm: number;
   /** Room that all takes up, ml. */
-  readonly litresMl: number;
+  readonly occupiedMl: number;
   /** Height of the liquid, cm: as far as it fills the gaps. */
   readonly liquidCm: number;
   /** Base of the pot, cm². */
@@ -72,7 +72,7 @@ export const grainMl = (grams: number, drunkMl = 0): number => grams / GRAIN_DEN
  * @param solids by volume, ml
  * @param freeMl liquid in the pot now, ml
  * @param baseDiameterCm of the pot
- * @example fillsPot({ meats: [], plantsMl: 0, grainMl: 0, pastesMl: 0, rack: false }, 500, 20).litresMl // 500
+ * @example fillsPot({ meats: [], plantsMl: 0, grainMl: 0, pastesMl: 0, rack: false }, 500, 20).occupiedMl // 500
  */
 export function fillsPot(solids: Solids, freeMl: number, baseDiameterCm: number): Contents {
   const areaCm2 = baseAreaM2(baseDiameterCm) * 10_000;
@@ -86,7 +86,7 @@ export function fillsPot(solids: Solids, freeMl: number, baseDiameterCm: number)
   const solidsMl = meatMl + plantsMl + grain;
   const bedMl = meatBedMl + (plantsMl + grain) / PACKING.plants;
   const gapsMl = bedMl - solidsMl + rackCm * areaCm2;
-  const litresMl = Math.max(bedMl + rackCm * areaCm2, solidsMl + freeMl) + pastesMl;
+  const occupiedMl = Math.max(bedMl + rackCm * areaCm2, solidsMl + freeMl) + pastesMl;
   const liquidCm =
     freeMl <= gapsMl ? rackedLevel(freeMl, rackCm, areaCm2, bedMl, solidsMl) : (freeMl + solidsMl) / areaCm2;
   return {
@@ -96,7 +96,7 @@ export function fillsPot(solids: Solids, freeMl: number, baseDiameterCm: number)
     liquidMl: freeMl,
     bedMl,
     bedCm: bedMl / areaCm2,
-    litresMl,
+    occupiedMl,
     liquidCm,
     areaCm2,
     rackCm,

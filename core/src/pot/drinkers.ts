@@ -1,4 +1,4 @@
-import { grainById } from '../larder/grains';
+import { grainById } from '../catalog/grains';
 import { straightCookValue } from '../physics/cook-value';
 import { uptakeShare } from './plant-water';
 import type { Stretch } from './pressure-run';

@@ -37,7 +37,7 @@ export function fillOf(
   swelling = halfFill(startGrains(plan)),
 ): Fill {
   const limit = swelling ? FILL_LIMIT_SWELLING : FILL_LIMIT;
-  const litres = contents.litresMl / 1000;
+  const litres = contents.occupiedMl / 1000;
   const share = litres / plan.cooker.litres;
   return {
     litres,

@@ -157,11 +157,11 @@ describe('the fill', () => {
   test('gaps between pieces count: dry chunks take more room than their volume', () => {
     const plan = planFor('beef-chuck', 'chunks', 2000);
     const contents = contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), 0);
-    expect(contents.litresMl).toBeGreaterThan(contents.meatMl * 1.4);
+    expect(contents.occupiedMl).toBeGreaterThan(contents.meatMl * 1.4);
     // Liquid rises in the gaps faster than in an empty pot, and never past what is poured over the top.
     const some = contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), 500);
     expect(some.liquidCm).toBeGreaterThan(500 / some.areaCm2);
-    expect(some.litresMl).toBeCloseTo(contents.litresMl, 6);
+    expect(some.occupiedMl).toBeCloseTo(contents.occupiedMl, 6);
   });
 
   test('more liquid never stands lower nor fills less, with a rack or without', () => {
@@ -175,7 +175,7 @@ describe('the fill', () => {
           const at = (free: number): ReturnType<typeof contentsOf> =>
             contentsOf(plan, pieceOf(plan.meat), chargesOf(plan), free);
           expect(at(ml + more).liquidCm).toBeGreaterThanOrEqual(at(ml).liquidCm - 1e-9);
-          expect(at(ml + more).litresMl).toBeGreaterThanOrEqual(at(ml).litresMl - 1e-9);
+          expect(at(ml + more).occupiedMl).toBeGreaterThanOrEqual(at(ml).occupiedMl - 1e-9);
         },
       ),
     );

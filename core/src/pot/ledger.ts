@@ -1,9 +1,9 @@
 import { lowered, say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
-import { aromaticKind } from '../larder/aromatics';
-import { cutById, cutTitle } from '../larder/cuts';
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
+import { aromaticKind } from '../catalog/aromatics';
+import { cutById, cutTitle } from '../catalog/cuts';
+import { grainById } from '../catalog/grains';
+import { vegetableById } from '../catalog/vegetables';
 import { fatMl } from '../meat/yield';
 import type { Plan, StageId } from '../plan/plan';
 import { stageOf } from '../plan/stage-settings';

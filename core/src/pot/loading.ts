@@ -42,7 +42,7 @@ export interface Loaded {
  * @param searAreaM2 base covered by a batch
  * @param aromaticMinutes in the pot after the meat
  * @param follow told of every step, for the line
- * @throws RangeError for a liquid that is not in the larder
+ * @throws RangeError for a liquid that is not in the catalog
  */
 export function load(
   plan: Plan,

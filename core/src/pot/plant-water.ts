@@ -1,4 +1,4 @@
-import { grainById } from '../larder/grains';
+import { grainById } from '../catalog/grains';
 
 /** Cook value in which two thirds of a plant's water has come out, minutes at 100 °C. From memory. */
 const PLANT_JUICE_COOK_VALUE = 15;
@@ -17,10 +17,10 @@ export function waterOutShare(cookValue: number): number {
 /**
  * Share of the water a grain takes up that it has taken, where there is enough of it.
  *
- * @param grain of the larder
+ * @param grain of the catalog
  * @param cookValue it has been through, minutes at 100 °C
  * @returns 0 to 1
- * @throws RangeError for a grain that is not in the larder
+ * @throws RangeError for a grain that is not in the catalog
  * @example uptakeShare('rice-white', 1000) // 1
  */
 export function uptakeShare(grain: string, cookValue: number): number {

@@ -311,29 +311,29 @@ export class Pot {
   }
 
   /** Heat the pieces would take if the pot's temperature stayed, and how much more for every K/s of rise. */
-  private uptake(seconds: number): { still: number; perSlope: number } {
+  private uptake(seconds: number): { steady: number; perRamp: number } {
     const sum = this.uptakeInLiquid(seconds);
     for (const piece of this.pieces) {
-      if (piece.inAir) sum.still += this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number);
+      if (piece.inAir) sum.steady += this.uptakeAloft(piece, seconds, this.aloft.get(piece) as number);
     }
     return sum;
   }
 
   /** The same of what lies in the liquid, or in steam that wants nothing. */
-  private uptakeInLiquid(seconds: number): { still: number; perSlope: number } {
-    let still = 0;
-    let perSlope = 0;
+  private uptakeInLiquid(seconds: number): { steady: number; perRamp: number } {
+    let steady = 0;
+    let perRamp = 0;
     for (const piece of this.pieces) {
       const response = (piece.inAir ? piece.beneath : piece)?.response(seconds, this.liquidC);
-      still += response?.still ?? 0;
-      perSlope += response?.perSlope ?? 0;
+      steady += response?.steady ?? 0;
+      perRamp += response?.perRamp ?? 0;
     }
-    return { still, perSlope };
+    return { steady, perRamp };
   }
 
   /** Heat that pieces above the liquid take in a step, J. */
   private uptakeAloft(piece: CookingBody, seconds: number, aroundC: number): number {
-    return piece.heatCapacityJPerK * piece.body.meanResponse(seconds, aroundC).still;
+    return piece.heatCapacityJPerK * piece.body.meanResponse(seconds, aroundC).steady;
   }
 
   /**
@@ -365,9 +365,9 @@ export class Pot {
   /** The slope, K/s, at which heater, losses, pot and pieces balance over a step. */
   private slope(controls: Controls, seconds: number): number {
     const { lossWPerK, roomC } = this.build;
-    const { still, perSlope } = this.uptake(seconds);
-    const given = (controls.watts - this.leak(controls) - lossWPerK * (this.liquidC - roomC)) * seconds - still;
-    return given / (this.capacity() * seconds + (lossWPerK * seconds * seconds) / 2 + perSlope);
+    const { steady, perRamp } = this.uptake(seconds);
+    const given = (controls.watts - this.leak(controls) - lossWPerK * (this.liquidC - roomC)) * seconds - steady;
+    return given / (this.capacity() * seconds + (lossWPerK * seconds * seconds) / 2 + perRamp);
   }
 
   /** Free heating or cooling, up to the first threshold crossed. */
@@ -445,10 +445,10 @@ export class Pot {
     const { lossWPerK, roomC } = this.build;
     if (controls.lid === 'on' && this.pieces.some(({ inAir }) => inAir)) {
       const given = (controls.watts - lossWPerK * (this.liquidC - roomC)) * seconds;
-      this.steamAloft(seconds, given - this.uptakeInLiquid(seconds).still);
+      this.steamAloft(seconds, given - this.uptakeInLiquid(seconds).steady);
     }
     const power = (run: number): number =>
-      controls.watts - lossWPerK * (this.liquidC - roomC) - this.uptake(run).still / run;
+      controls.watts - lossWPerK * (this.liquidC - roomC) - this.uptake(run).steady / run;
     // What lies above takes all there is and no more: that is still boiling.
     if (power(seconds) < -ALL_TAKEN_W) return this.drift(controls, seconds, phase, []);
     const latent = latentHeatJPerKg(this.liquidC);
@@ -467,7 +467,7 @@ export class Pot {
   /** At working pressure: held there, or the surplus blown off where nobody turns the heat down. */
   private hold(controls: Controls, seconds: number): Stepped {
     const { lossWPerK, roomC } = this.build;
-    const needed = lossWPerK * (this.liquidC - roomC) + this.uptake(seconds).still / seconds + this.leak(controls);
+    const needed = lossWPerK * (this.liquidC - roomC) + this.uptake(seconds).steady / seconds + this.leak(controls);
     if (needed > controls.watts) {
       return this.drift(controls, seconds, 'pressure', [[this.build.boilingC + PIN_DOWN_K, 'pinDown']]);
     }

@@ -192,6 +192,6 @@ export function fallsByItself(pot: {
  * Takes a piece along through a pot's recorded history, without weighing on it: for the same cook with a piece a little
  * thicker or thinner, whose total heat is the same.
  */
-export function rideAlong(piece: CookingBody, history: readonly Stretch[]): void {
+export function advanceAlongside(piece: CookingBody, history: readonly Stretch[]): void {
   for (const { seconds, fromC, toC, aloftC } of history) piece.advance(seconds, aloftC ?? fromC, aloftC ?? toC);
 }

@@ -1,5 +1,5 @@
 import { capital, joined, listing, quantity, say, type Text } from '@hervir/language/message';
-import { CORNSTARCH_PER_240_ML, type Body } from '../larder/thickeners';
+import { CORNSTARCH_PER_240_ML, type Body } from '../catalog/thickeners';
 import { againstTarget } from '../meat/tenderness';
 import { LIKELY_K, type BurnCauseId } from '../pot/base-temperature';
 import { chargesOf } from '../pot/charge';

@@ -1,7 +1,7 @@
 import type { GuideStep } from '../clock/guide-step';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import { CLEARING_ML } from '../braise/forecast/pot-so-far';
-import { thickenerById } from '../larder/thickeners';
+import { thickenerById } from '../catalog/thickeners';
 import type { Move } from '../method/moves';
 import type { SimulatedKitchen } from './kitchen';
 import type { Refusal } from './cooker-device';

@@ -468,7 +468,7 @@ export class SimulatedKitchen {
     this.phaseNow = stepped.phase;
     this.wattsNow = (pot.accounts.heaterJ - before) / seconds;
     if (pot.liquidKgNow > 0 || stepped.phase !== 'saute') {
-      this.greens.rideAlong({ seconds, fromC, toC: pot.temperatureC, phase: stepped.phase });
+      this.greens.advanceAlongside({ seconds, fromC, toC: pot.temperatureC, phase: stepped.phase });
     }
     this.meats.waits(seconds, pot.build.roomC);
     this.searing.advance(seconds, pot.temperatureC, pot.build.boilingC, this.aromaticsIn);

@@ -1,7 +1,7 @@
 import type { Text } from '@hervir/language/message';
-import { aromaticKind } from '../larder/aromatics';
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
+import { aromaticKind } from '../catalog/aromatics';
+import { grainById } from '../catalog/grains';
+import { vegetableById } from '../catalog/vegetables';
 import { straightCookValue } from '../physics/cook-value';
 import type { CookingBody } from '../physics/cooking-body';
 import type { Plan } from '../plan/plan';
@@ -9,7 +9,7 @@ import { stageOf } from '../plan/stage-settings';
 import type { Portion, PortionId } from '../plan/portions';
 import { uptakeShare, waterOutShare } from '../pot/plant-water';
 import type { Stretch } from '../pot/pressure-run';
-import { ride, vegetableRider } from '../stations/doneness';
+import { advanceThrough, vegetableRider } from '../stations/doneness';
 
 /** A vegetable or a grain of the plan. */
 export interface Plant {
@@ -79,13 +79,13 @@ export class Plants {
   }
 
   /** What is in the pot goes through a stretch with it. */
-  rideAlong(stretch: Stretch): void {
+  advanceAlongside(stretch: Stretch): void {
     const { seconds, fromC, toC } = stretch;
     const gained = straightCookValue(seconds / 60, fromC, toC);
     for (const plant of this.all) {
       if (plant.where !== 'pot') continue;
       const rider = this.riders.get(plant);
-      plant.cookValue = rider ? ride(rider, [stretch]).meanCookValue() : plant.cookValue + gained;
+      plant.cookValue = rider ? advanceThrough(rider, [stretch]).meanCookValue() : plant.cookValue + gained;
     }
     for (const aromatic of this.aromatics.values()) aromatic.cookValue += gained;
   }

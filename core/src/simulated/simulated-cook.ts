@@ -4,7 +4,7 @@ import { cookState, type CookState, type StepState } from '../clock/cook-state';
 import type { Guide } from '../clock/guide-step';
 import type { Forecast } from '../braise/forecast/forecast-document';
 import { gradeOf, meanMelted, TOUGHNESS_CV, type Grade } from '../meat/tenderness';
-import { toughnessOf } from '../plan/learnt';
+import { toughnessOf } from '../plan/calibration';
 import { guideOf } from '../braise/guide/guide';
 import type { Phase } from '../pot/pot-model';
 import type { BurnerLevel, CookerCommand, CookerMode, Refusal, SauteLevel, Signal } from './cooker-device';

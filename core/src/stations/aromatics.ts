@@ -1,5 +1,5 @@
 import { say, type Text } from '@hervir/language/message';
-import { aromaticKind, AROMATIC_GROUPS, type AromaticGroup } from '../larder/aromatics';
+import { aromaticKind, AROMATIC_GROUPS, type AromaticGroup } from '../catalog/aromatics';
 import { isFried } from '../plan/fried';
 import type { Aromatic, Plan } from '../plan/plan';
 

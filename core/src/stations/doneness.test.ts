@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { VEGETABLES } from '../larder/vegetables';
+import { VEGETABLES } from '../catalog/vegetables';
 import type { Stretch } from '../pot/pressure-run';
 import {
   boilWindow,

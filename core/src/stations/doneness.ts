@@ -1,6 +1,6 @@
 import { say, type Text } from '@hervir/language/message';
-import { grainById } from '../larder/grains';
-import { vegetableById, type Vegetable } from '../larder/vegetables';
+import { grainById } from '../catalog/grains';
+import { vegetableById, type Vegetable } from '../catalog/vegetables';
 import { ConductionBody } from '../physics/conduction/body';
 import { cookRate, straightCookValue } from '../physics/cook-value';
 import { CookingBody } from '../physics/cooking-body';
@@ -35,7 +35,7 @@ const SAUCE_FROM = { sturdy: 12, tender: 6 } as const;
 /** A vegetable as the pot sees it, cut to a size. */
 function bodyOf(vegetable: Vegetable, sizeCm: number): CookingBody {
   const half = sizeCm / 200;
-  const wide = half * vegetable.plate;
+  const wide = half * vegetable.aspectRatio;
   const solid = { kind: 'brick', halfDimensions: [wide, wide, half] } as const;
   const medium = { conductivity: CONDUCTIVITY, diffusivity: DIFFUSIVITY, surface: SURFACE };
   return new CookingBody(new ConductionBody(solid, medium, START_C, MODES), 1);
@@ -59,7 +59,7 @@ function longestStep(body: CookingBody, surroundingsC: number): number {
 }
 
 /** Takes something along through a stretch of the pot's history. */
-export function ride(body: CookingBody, history: readonly Stretch[]): CookingBody {
+export function advanceThrough(body: CookingBody, history: readonly Stretch[]): CookingBody {
   for (const { seconds, fromC, toC } of history) {
     for (let done = 0; seconds - done > 1e-6;) {
       const step = Math.min(seconds - done, longestStep(body, fromC));
@@ -74,14 +74,14 @@ export function ride(body: CookingBody, history: readonly Stretch[]): CookingBod
 /**
  * Mean cook value that a vegetable collects.
  *
- * @param id of the larder
+ * @param id of the catalog
  * @param sizeCm smallest dimension
  * @param history of the pot around it
  * @returns minutes at 100 °C
  * @example vegetableCookValue('carrot', 2.5, [{ seconds: 900, fromC: 100, toC: 100, phase: 'open' }]) // 9.6
  */
 export function vegetableCookValue(id: string, sizeCm: number, history: readonly Stretch[]): number {
-  return ride(vegetableRider(id, sizeCm), history).meanCookValue();
+  return advanceThrough(vegetableRider(id, sizeCm), history).meanCookValue();
 }
 
 const windows = new Map<string, readonly [number, number]>();
@@ -166,9 +166,9 @@ export function grainTexture(id: string, cookValue: number): GrainDoneness {
 /**
  * Cook values between which a grain is cooked.
  *
- * @param id of the larder
+ * @param id of the catalog
  * @returns from and to, minutes at 100 °C
- * @throws RangeError for a grain that is not in the larder
+ * @throws RangeError for a grain that is not in the catalog
  * @example grainWindow('freekeh')[0] // 18
  */
 export function grainWindow(id: string): readonly [number, number] {
@@ -184,7 +184,7 @@ const LONGEST_SIMMER = 150;
  * way does no harm.
  *
  * @param kind vegetable or grain
- * @param id of the larder
+ * @param id of the catalog
  * @param texture wanted; grains only cook
  * @param sizeCm of a vegetable
  * @param liquidC of the simmer

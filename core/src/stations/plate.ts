@@ -1,5 +1,5 @@
 import { bonelessGrams, fatMl, juiceMl } from '../meat/yield';
-import { cutById } from '../larder/cuts';
+import { cutById } from '../catalog/cuts';
 import type { Meat, Plan } from '../plan/plan';
 
 /** The sear evaporates this much of the trimmed weight. Common practice. */
@@ -41,7 +41,7 @@ const BOUGHT_TO_G = 50;
  * @param meat its cut, whether it is bought on its bone, and what is cut off it as a share of what is bought
  * @param servings people
  * @returns g as bought
- * @throws RangeError for a cut that the larder does not know
+ * @throws RangeError for a cut that the catalog does not know
  * @example meatFor({ cut: 'beef-chuck', boneIn: false }, 8) // 1600
  */
 export function meatFor(

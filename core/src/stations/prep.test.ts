@@ -1,4 +1,4 @@
-import { aromaticKind } from '../larder/aromatics';
+import { aromaticKind } from '../catalog/aromatics';
 import { planFor } from '../testing/fixtures';
 import { aromaticMinutes, aromaticSteps } from './aromatics';
 import { forecast } from '../braise/forecast/forecast';

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { THICKENER_KINDS } from '../larder/thickeners';
+import { THICKENER_KINDS } from '../catalog/thickeners';
 import { ConductionBody } from '../physics/conduction/body';
 import { PLAN_DEFAULTS } from '../plan/defaults';
 import type { Plan } from '../plan/plan';

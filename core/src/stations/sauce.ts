@@ -1,5 +1,5 @@
-import { cutById } from '../larder/cuts';
-import { CORNSTARCH_PER_240_ML, thickenerById } from '../larder/thickeners';
+import { cutById } from '../catalog/cuts';
+import { CORNSTARCH_PER_240_ML, thickenerById } from '../catalog/thickeners';
 import { latentHeatJPerKg } from '../physics/steam';
 import type { Plan } from '../plan/plan';
 

@@ -1,4 +1,4 @@
-import { cutById, type Form } from '../larder/cuts';
+import { cutById, type Form } from '../catalog/cuts';
 import type { Piece } from '../meat/piece';
 import type { Cooker, Meat, Plan, Sear, SearSchool } from '../plan/plan';
 import { baseAreaM2 } from '../pot/cooker';

@@ -1,6 +1,6 @@
 import type { Text } from '@hervir/language/message';
-import { grainById } from '../larder/grains';
-import { vegetableById } from '../larder/vegetables';
+import { grainById } from '../catalog/grains';
+import { vegetableById } from '../catalog/vegetables';
 import type { CookingBody } from '../physics/cooking-body';
 import { portionsOf, type PortionId } from '../plan/portions';
 import type { Plan, Release, StageId, StageKind, TEXTURES } from '../plan/plan';
@@ -13,7 +13,7 @@ import {
   grainCookValue,
   grainTexture,
   grainWindow,
-  ride,
+  advanceThrough,
   simmerMinutes,
   textureWindow,
   vegetableCookValue,
@@ -224,7 +224,9 @@ function best(outcomes: readonly Outcome[]): Outcome {
 /** What one history makes of an item, at every size it may have. */
 function through(item: Item, sizes: readonly number[], history: readonly Stretch[]): Outcome[] {
   if (item.kind === 'grain') return [outcome(item, 0, grainCookValue(history))];
-  return sizes.map((size) => outcome(item, size, ride(vegetableRider(item.id, size), history).meanCookValue()));
+  return sizes.map((size) =>
+    outcome(item, size, advanceThrough(vegetableRider(item.id, size), history).meanCookValue()),
+  );
 }
 
 /** Cook values in the second run of something of one size, by its length. */
@@ -236,19 +238,19 @@ function secondValues(item: Item, sizeCm: number, trial: SecondRunTrial): number
       return before + grainCookValue(trial.releases[i] ?? []);
     });
   }
-  const body: CookingBody = ride(vegetableRider(item.id, sizeCm), trial.heating);
+  const body: CookingBody = advanceThrough(vegetableRider(item.id, sizeCm), trial.heating);
   return SECOND_MINUTES.map((_, i) => {
-    ride(body, trial.holds[i] ?? []);
-    return ride(body.clone(), trial.releases[i] ?? []).meanCookValue();
+    advanceThrough(body, trial.holds[i] ?? []);
+    return advanceThrough(body.clone(), trial.releases[i] ?? []).meanCookValue();
   });
 }
 
 /** The same at one length only. */
 function secondAt(item: Item, sizeCm: number, trial: SecondRunTrial, length: number): Outcome {
   if (item.kind === 'grain') return outcome(item, 0, secondValues(item, 0, trial)[length] ?? 0);
-  const body = ride(vegetableRider(item.id, sizeCm), trial.heating);
-  for (let i = 0; i <= length; i += 1) ride(body, trial.holds[i] ?? []);
-  return outcome(item, sizeCm, ride(body, trial.releases[length] ?? []).meanCookValue());
+  const body = advanceThrough(vegetableRider(item.id, sizeCm), trial.heating);
+  for (let i = 0; i <= length; i += 1) advanceThrough(body, trial.holds[i] ?? []);
+  return outcome(item, sizeCm, advanceThrough(body, trial.releases[length] ?? []).meanCookValue());
 }
 
 /** Sizes that are right at each length of the second run, the nearest to the usual; every size's outcome near enough. */
@@ -314,7 +316,7 @@ function simmered(item: Item, sizeCm: number, minutes: number, liquidC: number):
   }));
   return item.kind === 'grain'
     ? grainCookValue(history)
-    : ride(vegetableRider(item.id, sizeCm), history).meanCookValue();
+    : advanceThrough(vegetableRider(item.id, sizeCm), history).meanCookValue();
 }
 
 /** One way of placing everything. */

@@ -1,7 +1,7 @@
 import { joined, quantity, say, type Text } from '@hervir/language/message';
-import { CUTS, cutById, cutTitle, type Cut, type Richness } from '../larder/cuts';
-import { aromaticKind } from '../larder/aromatics';
-import { liquidById } from '../larder/liquids';
+import { CUTS, cutById, cutTitle, type Cut, type Richness } from '../catalog/cuts';
+import { aromaticKind } from '../catalog/aromatics';
+import { liquidById } from '../catalog/liquids';
 import type { Plan } from '../plan/plan';
 
 /** Something else in its place, and what changes. */
@@ -76,7 +76,7 @@ const LIQUID_FOR: Readonly<Record<string, readonly (readonly [string, Text])[]>>
 /**
  * What can stand in for a liquid: for wine, beer and cider always something without alcohol first.
  *
- * @param liquid id of the larder
+ * @param liquid id of the catalog
  * @example liquidSubstitutes('red-wine')[0].id // 'stock'
  */
 export function liquidSubstitutes(liquid: string): Substitute[] {

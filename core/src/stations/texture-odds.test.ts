@@ -1,4 +1,4 @@
-import { VARIES, WAITS } from '../larder/what-varies';
+import { VARIES, WAITS } from '../catalog/what-varies';
 import { cookRate } from '../physics/cook-value';
 import { seeded } from '../physics/random';
 import { forecast } from '../braise/forecast/forecast';

@@ -1,4 +1,4 @@
-import { VARIES, WAITS } from '../larder/what-varies';
+import { VARIES, WAITS } from '../catalog/what-varies';
 import { normalCdf, NORMAL_THREE } from '../physics/normal';
 import { grainWindow, textureWindow, type Doneness } from './doneness';
 

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
-import { CUTS, cutById, type Form } from '../larder/cuts';
-import { GRAINS } from '../larder/grains';
-import { VEGETABLES } from '../larder/vegetables';
+import { CUTS, cutById, type Form } from '../catalog/cuts';
+import { GRAINS } from '../catalog/grains';
+import { VEGETABLES } from '../catalog/vegetables';
 import { DEFAULT_COOKER, newPlan } from '../plan/defaults';
 import type {
   Addition,

@@ -4,7 +4,7 @@ import type { CookEvent } from '../clock/cook-events';
 import { cookState, type CookState } from '../clock/cook-state';
 import { observe } from '../learning/observe';
 import { FACTORS, summary, unknown, withEvidence, type FactorKind, type Posterior } from '../learning/posterior';
-import { subjectOf, type LearntRow } from '../learning/learnt';
+import { subjectOf, type CalibrationRow } from '../learning/calibration';
 import { againstTarget, type Grade } from '../meat/tenderness';
 import type { Random } from '../physics/random';
 import type { Plan } from '../plan/plan';
@@ -88,7 +88,7 @@ export function afterCooks(
 }
 
 /** What was learnt, as a log hands it to a plan. */
-export const rowsOf = (known: ReadonlyMap<FactorKind, Posterior>, plan: Plan): LearntRow[] =>
+export const rowsOf = (known: ReadonlyMap<FactorKind, Posterior>, plan: Plan): CalibrationRow[] =>
   [...known].map(([kind, posterior]) => ({
     kind,
     of: subjectOf(kind, plan),

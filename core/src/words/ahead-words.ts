@@ -1,6 +1,6 @@
 import { joined, lowered, quantity, say, type Text } from '@hervir/language/message';
 import type { AheadTask, Late, Missed } from '../clock/ahead';
-import { grainById } from '../larder/grains';
+import { grainById } from '../catalog/grains';
 import { CAUTION_WORDS } from './caution-words';
 import { inHours } from './hours';
 

@@ -2,82 +2,82 @@ import { capital, quantity, say, type Text } from '@hervir/language/message';
 import { SALT_WORDS } from './hours';
 import type { PortionId } from '../plan/portions';
 import type { Move } from '../method/moves';
-import { cutList, cutName, itOrCut, named, portionsOfMove, theCut, type Told } from './told';
-import { dryGrain } from '../larder/grains';
+import { cutList, cutName, itOrCut, named, portionsOfMove, theCut, type StepContext } from './step-context';
+import { dryGrain } from '../catalog/grains';
 
 /** Pulses that are not soaked yet, by their name before it. */
-function dryOf(told: Told, id: PortionId): Text {
-  const [portion] = portionsOfMove(told, [id]);
-  return portion === undefined ? named(told, [id]) : (dryGrain(portion.food ?? '') ?? portion.name);
+function dryOf(context: StepContext, id: PortionId): Text {
+  const [portion] = portionsOfMove(context, [id]);
+  return portion === undefined ? named(context, [id]) : (dryGrain(portion.food ?? '') ?? portion.name);
 }
 
 /** The sentence of a move at the board, or of the days before; null for a move that is not made there. */
-export function boardSentence(told: Told, move: Move): Text | null {
+export function boardSentence(context: StepContext, move: Move): Text | null {
   switch (move.kind) {
     case 'salt-ahead':
       return say('board.salt-words-salt-uncovered-in', {
         SALT_WORDS: SALT_WORDS(move.minutes),
-        theCut: theCut(told, move.portion),
+        theCut: theCut(context, move.portion),
       });
     case 'marinate':
       return say('board.salt-words-into-its-marinade', {
         SALT_WORDS: SALT_WORDS(move.hours * 60),
-        cutName: cutName(told, move.portion),
+        cutName: cutName(context, move.portion),
       });
     case 'thaw':
       return move.way === 'fridge'
-        ? say('board.thaw-in-the-fridge-on', { named: named(told, [move.portion]) })
-        : say('board.thaw-in-cold-water-tightly', { named: named(told, [move.portion]) });
+        ? say('board.thaw-in-the-fridge-on', { named: named(context, [move.portion]) })
+        : say('board.thaw-in-cold-water-tightly', { named: named(context, [move.portion]) });
     case 'soak':
-      return say('board.soak-in-plenty-of-cold', { named: dryOf(told, move.portion) });
+      return say('board.soak-in-plenty-of-cold', { named: dryOf(context, move.portion) });
     case 'unmarinate':
       return say('board.lift-out-of-its-marinade', {
-        theCut: theCut(told, move.portion),
+        theCut: theCut(context, move.portion),
         thrown: move.then === 'thrown',
       });
     case 'ready':
-      return readySentence(told, move);
+      return readySentence(context, move);
     case 'rinse':
-      return say('board.rinse-its-spice-is-laid', { theCut: theCut(told, move.portion) });
+      return say('board.rinse-its-spice-is-laid', { theCut: theCut(context, move.portion) });
     case 'trim':
       return say('board.trim-the-hard-fat-off', {
-        several: told.plan.otherMeats.length > 0,
-        theCut: theCut(told, move.portion),
+        several: context.plan.otherMeats.length > 0,
+        theCut: theCut(context, move.portion),
         grams: quantity('mass', move.grams),
       });
     case 'cut':
-      return say('board.cut', { theCut: theCut(told, move.portion) });
+      return say('board.cut', { theCut: theCut(context, move.portion) });
     case 'dry':
-      return say('board.pat-dry', { theCut: theCut(told, move.portion) });
+      return say('board.pat-dry', { theCut: theCut(context, move.portion) });
     case 'wipe-ice':
-      return say('board.wipe-the-ice-off-it', { theCut: theCut(told, move.portion) });
+      return say('board.wipe-the-ice-off-it', { theCut: theCut(context, move.portion) });
     case 'rub':
       return say('board.rub-with', {
-        itOrCut: itOrCut(told, move.portion),
-        rubGrams: quantity('mass', rubGrams(told, move.rub)),
+        itOrCut: itOrCut(context, move.portion),
+        rubGrams: quantity('mass', rubGrams(context, move.rub)),
       });
     case 'salt':
-      return say('board.salt-as-the-pot-heats', { itOrCut: itOrCut(told, move.portion) });
+      return say('board.salt-as-the-pot-heats', { itOrCut: itOrCut(context, move.portion) });
     default:
       return null;
   }
 }
 
-const rubGrams = ({ portions }: Told, id: string): number => portions.find((one) => one.id === id)?.grams ?? 0;
+const rubGrams = ({ portions }: StepContext, id: string): number => portions.find((one) => one.id === id)?.grams ?? 0;
 
-function readySentence(told: Told, { how, portions, board }: Extract<Move, { kind: 'ready' }>): Text {
+function readySentence(context: StepContext, { how, portions, board }: Extract<Move, { kind: 'ready' }>): Text {
   switch (how) {
     case 'pick-over':
-      return say('board.pick-over-and-rinse', { named: capital(named(told, portions)) });
+      return say('board.pick-over-and-rinse', { named: capital(named(context, portions)) });
     case 'rinse':
-      return say('board.rinse', { named: capital(named(told, portions)) });
+      return say('board.rinse', { named: capital(named(context, portions)) });
     case 'weigh-out':
-      return say('board.weigh-out', { named: capital(named(told, portions)) });
+      return say('board.weigh-out', { named: capital(named(context, portions)) });
     case 'wash':
-      return say('board.wash', { named: named(told, portions) });
+      return say('board.wash', { named: named(context, portions) });
     case 'wash-and-cut':
       return board === 'meat'
-        ? say('board.cut-2', { named: named(told, portions) })
-        : say('board.wash-and-cut', { cutList: cutList(told, portions) });
+        ? say('board.cut-2', { named: named(context, portions) })
+        : say('board.wash-and-cut', { cutList: cutList(context, portions) });
   }
 }

@@ -3,11 +3,11 @@ import type { Finish } from './finish';
 import { moveOf } from '../method/moves';
 import type { Method } from '../method/step';
 import { fishedNames, sauceSentence } from './sauce-words';
-import type { Told } from './told';
+import type { StepContext } from './step-context';
 
 /** The finish of a plan: its figures, and its steps in words. */
-export function finishWords(told: Told, method: Method): Finish {
-  const { plan, sauce } = told;
+export function finishWords(context: StepContext, method: Method): Finish {
+  const { plan, sauce } = context;
   const steps = method.blocks
     .filter(({ work }) => work.kind === 'finish' || work.kind === 'rest')
     .flatMap((block) =>
@@ -15,7 +15,7 @@ export function finishWords(told: Told, method: Method): Finish {
         id,
         kind: moves[0].kind,
         text: joined(
-          moves.flatMap((move) => sauceSentence(told, move) ?? []),
+          moves.flatMap((move) => sauceSentence(context, move) ?? []),
           '. ',
         ),
         minutes,
@@ -27,7 +27,7 @@ export function finishWords(told: Told, method: Method): Finish {
   const bound = thickener !== 'none' && body !== 'thin';
   return {
     ...sauce,
-    fishOut: fished.flatMap((move) => fishedNames(told, move)),
+    fishOut: fished.flatMap((move) => fishedNames(context, move)),
     steps,
     text: say('finish.of-sauce', {
       sauceMl: quantity('volume', sauce.sauceMl),

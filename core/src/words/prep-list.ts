@@ -5,7 +5,7 @@ import { stepsOf, type Method } from '../method/step';
 import type { Plan } from '../plan/plan';
 import { portionsOf, type PortionId } from '../plan/portions';
 import { boardSentence } from './board-words';
-import { NO_SAUCE, portionsOfMove, type Told } from './told';
+import { NO_SAUCE, portionsOfMove, type StepContext } from './step-context';
 import { aromaticSteps } from '../stations/aromatics';
 
 /** Something to do on the board, before anything is hot. */
@@ -26,7 +26,7 @@ export interface Bowl {
 }
 
 /** What a sentence about a plan that is not reckoned yet is made of. */
-function toldOfPlan(plan: Plan): Told {
+function stepContextOfPlan(plan: Plan): StepContext {
   return { plan, portions: portionsOf(plan), sizes: new Map(), sauce: NO_SAUCE, caution: () => null };
 }
 
@@ -38,11 +38,11 @@ function toldOfPlan(plan: Plan): Told {
  * @example prepSteps(plan).filter((step) => step.when === 'board').at(-1)?.meat // true
  */
 export function prepSteps(plan: Plan): PrepStep[] {
-  const told = toldOfPlan(plan);
-  const board = boardOf(plan, told.portions);
+  const context = stepContextOfPlan(plan);
+  const board = boardOf(plan, context.portions);
   const said = (moves: readonly BoardMove[], when: PrepStep['when'], meat: boolean): PrepStep[] =>
     moves.flatMap(({ move, minutes }, i) => {
-      const text = boardSentence(told, move);
+      const text = boardSentence(context, move);
       const id = `${when}-${meat ? 'meat' : 'plants'}-${i + 1}`;
       return text === null ? [] : [{ id, kind: move.kind, text, minutes, when, meat }];
     });
@@ -92,9 +92,9 @@ const BOWLED: ReadonlySet<string> = new Set(['aromatic', 'addition', 'vegetable'
 export function bowlsOf(f: {
   readonly plan: Plan;
   readonly method: Method;
-  readonly portions: Told['portions'];
+  readonly portions: StepContext['portions'];
 }): Bowl[] {
-  const told = { ...toldOfPlan(f.plan), portions: f.portions };
+  const context = { ...stepContextOfPlan(f.plan), portions: f.portions };
   const bowls = new Map<string, { moment: Text; items: { id: PortionId; what: Text; grams: number }[] }>();
   const emptied = new Set<PortionId>();
   let opened = false;
@@ -106,7 +106,7 @@ export function bowlsOf(f: {
       if (move.kind === 'fry' && !move.setAside) fried = true;
       if (moment === null) continue;
       const ids = move.kind === 'sear' ? move.beside : 'portions' in move ? move.portions : [];
-      for (const portion of portionsOfMove(told, ids)) {
+      for (const portion of portionsOfMove(context, ids)) {
         if (!BOWLED.has(portion.kind) || emptied.has(portion.id)) continue;
         emptied.add(portion.id);
         const key = JSON.stringify(moment);

@@ -1,5 +1,5 @@
 import { quantity, say, type Text } from '@hervir/language/message';
-import { cutById, cutTitle } from '../larder/cuts';
+import { cutById, cutTitle } from '../catalog/cuts';
 import type { Plan } from '../plan/plan';
 import { textureWord, type Doneness, type GrainDoneness } from '../stations/doneness';
 import { inTen } from './odds-words';

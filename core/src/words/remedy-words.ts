@@ -1,5 +1,5 @@
 import { quantity, say, type Text } from '@hervir/language/message';
-import { liquidWord } from '../larder/liquids';
+import { liquidWord } from '../catalog/liquids';
 import type { Plan } from '../plan/plan';
 
 /** What mends something: a code, what it needs to be said, and the change of the plan that pressing it makes. */

@@ -1,17 +1,17 @@
 import { bySystem, capital, listing, quantity, say, type Text } from '@hervir/language/message';
-import { liquidById } from '../larder/liquids';
-import { thickenerById } from '../larder/thickeners';
+import { liquidById } from '../catalog/liquids';
+import { thickenerById } from '../catalog/thickeners';
 import type { Move } from '../method/moves';
 import type { Plan } from '../plan/plan';
-import { cutList, measuredList, named, portionsOfMove, theMeat, type Told } from './told';
+import { cutList, measuredList, named, portionsOfMove, theMeat, type StepContext } from './step-context';
 
 /** Spoons to the half, for who measures so. */
 const spoons = (grams: number, gramsATablespoon: number): Text =>
   quantity('tablespoons', Math.max(1, Math.round((grams / gramsATablespoon) * 2)) / 2);
 
 /** What is fished out, by name: spent vegetables, bones. */
-export function fishedNames(told: Told, move: Extract<Move, { kind: 'fish-out' }>): Text[] {
-  const names = portionsOfMove(told, move.portions).map(({ kind, name }) =>
+export function fishedNames(context: StepContext, move: Extract<Move, { kind: 'fish-out' }>): Text[] {
+  const names = portionsOfMove(context, move.portions).map(({ kind, name }) =>
     kind === 'vegetable' ? say('sauce.spent', { name }) : name,
   );
   return move.bones ? [...names, say('sauce.bones')] : names;
@@ -37,24 +37,24 @@ const THEN = {
 } as const;
 
 /** The sentence of a move that finishes the sauce; null for a move that does not. */
-export function sauceSentence(told: Told, move: Move): Text | null {
-  const { plan } = told;
+export function sauceSentence(context: StepContext, move: Move): Text | null {
+  const { plan } = context;
   const volume = (ml: number): Text => quantity('volume', ml);
   switch (move.kind) {
     case 'lift':
       return move.to === 'foil'
-        ? say('sauce.lift-out-under-foil', { theMeat: theMeat(told, move.portions) })
+        ? say('sauce.lift-out-under-foil', { theMeat: theMeat(context, move.portions) })
         : say('sauce.lift-the-vegetables-out-onto');
     case 'fish-out':
-      return say('sauce.fish-out', { list: listing(fishedNames(told, move)) });
+      return say('sauce.fish-out', { list: listing(fishedNames(context, move)) });
     case 'stir-down':
-      return say('sauce.stir-what-lay-on-top', { named: named(told, move.portions) });
+      return say('sauce.stir-what-lay-on-top', { named: named(context, move.portions) });
     case 'ladle':
       return say('sauce.ladle-out-and', { ml: volume(move.ml), then: THEN[move.then] });
     case 'skim':
       return say('sauce.take-the-fat-off-with', { ml: volume(move.ml) });
     case 'strain':
-      return strainSentence(told, move);
+      return strainSentence(context, move);
     case 'blend':
       return say('sauce.blend-the-soft-vegetables-in');
     case 'reduce':
@@ -64,13 +64,13 @@ export function sauceSentence(told: Told, move: Move): Text | null {
       return say('sauce.stir-into-of-cold-water', { amount, waterMl: volume(move.waterMl), how });
     }
     case 'stir-in':
-      return stirInSentence(told, move);
+      return stirInSentence(context, move);
     case 'fold-in':
-      return say('sauce.fold-in', { named: named(told, move.portions) });
+      return say('sauce.fold-in', { named: named(context, move.portions) });
     case 'put':
-      return say('sauce.off-the-heat-in', { cutList: cutList(told, move.portions) });
+      return say('sauce.off-the-heat-in', { cutList: cutList(context, move.portions) });
     case 'put-back':
-      return backSentence(told, move);
+      return backSentence(context, move);
     case 'pull':
       return say('sauce.pull-the-meat-with-two');
     case 'crisp':
@@ -84,8 +84,8 @@ export function sauceSentence(told: Told, move: Move): Text | null {
   }
 }
 
-function strainSentence(told: Told, { solids, portions }: Extract<Move, { kind: 'strain' }>): Text {
-  const what = portions.length > 0 ? named(told, portions) : say('sauce.what-the-sieve-holds');
+function strainSentence(context: StepContext, { solids, portions }: Extract<Move, { kind: 'strain' }>): Text {
+  const what = portions.length > 0 ? named(context, portions) : say('sauce.what-the-sieve-holds');
   switch (solids) {
     case 'thrown':
       return portions.length > 0 ? say('sauce.strain-it-thrown-away-their', { what }) : say('sauce.strain-it');
@@ -96,20 +96,20 @@ function strainSentence(told: Told, { solids, portions }: Extract<Move, { kind: 
   }
 }
 
-function stirInSentence(told: Told, { portions, cooked }: Extract<Move, { kind: 'stir-in' }>): Text {
-  const what = measuredList(told, portions);
+function stirInSentence(context: StepContext, { portions, cooked }: Extract<Move, { kind: 'stir-in' }>): Text {
+  const what = measuredList(context, portions);
   // Dry into hot sauce it makes lumps, and raw it tastes of flour. Common practice.
   if (cooked) return say('sauce.whisk-smooth-with-cold-water', { what });
-  const dairy = portionsOfMove(told, portions).some(
+  const dairy = portionsOfMove(context, portions).some(
     ({ kind, food }) => kind === 'addition' && food !== null && liquidById(food).kind === 'dairy',
   );
   return dairy ? say('sauce.off-the-heat-stir-in', { what }) : say('sauce.stir-in', { what });
 }
 
-function backSentence(told: Told, { portions }: Extract<Move, { kind: 'put-back' }>): Text {
-  const found = portionsOfMove(told, portions);
+function backSentence(context: StepContext, { portions }: Extract<Move, { kind: 'put-back' }>): Text {
+  const found = portionsOfMove(context, portions);
   if (found.every(({ kind }) => kind === 'meat')) {
-    return say('sauce.back-into-the-sauce-to', { theMeat: capital(theMeat(told, portions)) });
+    return say('sauce.back-into-the-sauce-to', { theMeat: capital(theMeat(context, portions)) });
   }
-  return say('sauce.back-into-the-sauce', { named: named(told, portions) });
+  return say('sauce.back-into-the-sauce', { named: named(context, portions) });
 }

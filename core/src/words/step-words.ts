@@ -1,7 +1,7 @@
 import { capital, joined, quantity, say, type Text } from '@hervir/language/message';
 import { isPulled } from '../plan/plan';
 import type { Alarm, GuideStep, SectionId } from '../clock/guide-step';
-import { cutById } from '../larder/cuts';
+import { cutById } from '../catalog/cuts';
 import { moveOf, type Move, type MoveOf } from '../method/moves';
 import type { Block, Step } from '../method/step';
 import { aromaticSteps } from '../stations/aromatics';
@@ -9,7 +9,7 @@ import { boardSentence } from './board-words';
 import { keptWords, type KeptMove } from './put-away-words';
 import { fillWords, loadWords } from './load-words';
 import { sauceSentence } from './sauce-words';
-import { cutList, cutName, measured, named, portionsOfMove, theCut, type Told } from './told';
+import { cutList, cutName, measured, named, portionsOfMove, theCut, type StepContext } from './step-context';
 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
 export type StepWords = Omit<
@@ -19,7 +19,7 @@ export type StepWords = Omit<
 
 type Draft = Partial<StepWords> & Pick<StepWords, 'section' | 'title' | 'button' | 'done'>;
 
-const REST: Omit<StepWords, 'section' | 'title' | 'button' | 'done'> = {
+const NOTHING_MORE: Omit<StepWords, 'section' | 'title' | 'button' | 'done'> = {
   run: null,
   detail: '',
   counts: false,
@@ -50,13 +50,13 @@ const FACE_HOW = say('step.turn-when-it-lets-go');
 
 /** Whose minutes a step has, and where in its block it stands. */
 interface Place {
-  readonly told: Told;
+  readonly context: StepContext;
   readonly block: Block | null;
   readonly step: Step;
   readonly moves: readonly Move[];
 }
 
-const isStovetop = ({ plan }: Told): boolean => plan.cooker.kind === 'stovetop';
+const isStovetop = ({ plan }: StepContext): boolean => plan.cooker.kind === 'stovetop';
 
 /** The part of the work that belongs to a lid: the first has parts of its own, a later one is one part. */
 const ofRun = (run: number, section: SectionId): SectionId => (run === 1 ? section : 'later-run');
@@ -68,9 +68,9 @@ const ofRun = (run: number, section: SectionId): SectionId => (run === 1 ? secti
  * @param step of the method
  * @param block it is part of; null for one that comes in while the cook is under way
  */
-export function stepWords(told: Told, step: Step, block: Block | null): StepWords {
-  const place: Place = { told, block, step, moves: step.moves };
-  return { ...REST, ...draftOf(place, leading(step)) };
+export function stepWords(context: StepContext, step: Step, block: Block | null): StepWords {
+  const place: Place = { context, block, step, moves: step.moves };
+  return { ...NOTHING_MORE, ...draftOf(place, leading(step)) };
 }
 
 /** The move that a step is named by: what goes in first is not always what it is about. */
@@ -82,7 +82,7 @@ function leading({ moves }: Step): Move {
 
 /** One `case` for every kind of move: the compiler names those that have no words. */
 function draftOf(place: Place, move: Move): Draft {
-  const { told, step } = place;
+  const { context, step } = place;
   switch (move.kind) {
     case 'salt-ahead':
     case 'thaw':
@@ -101,7 +101,7 @@ function draftOf(place: Place, move: Move): Draft {
     case 'heat':
       return {
         section: 'heat',
-        title: isStovetop(told) ? say('step.burner-on-high-under-the') : say('step.saute-on-its-highest-the'),
+        title: isStovetop(context) ? say('step.burner-on-high-under-the') : say('step.saute-on-its-highest-the'),
         detail: say('step.it-heats-while-you-dry'),
         button: say('step.it-is-on'),
         done: 'stepDone',
@@ -109,14 +109,14 @@ function draftOf(place: Place, move: Move): Draft {
     case 'wait-hot':
       return {
         section: 'heat',
-        title: say('step.wait-until-a-scrap-of', { fatWords: fatWords(told, move) }),
+        title: say('step.wait-until-a-scrap-of', { fatWords: fatWords(context, move) }),
         button: say('step.it-sizzles'),
         done: 'stepDone',
         ...waits('turn'),
         runsFrom: 'heat-on',
       };
     case 'sear':
-      return sear(told, move);
+      return sear(context, move);
     case 'recover':
       return {
         section: 'sear',
@@ -129,19 +129,19 @@ function draftOf(place: Place, move: Move): Draft {
     case 'cut-seared':
       return {
         section: 'load',
-        title: say('step.cut-now-on-the-meat', { theCut: theCut(told, move.portion) }),
+        title: say('step.cut-now-on-the-meat', { theCut: theCut(context, move.portion) }),
         detail: say('step.its-juices-go-in-with'),
         button: say('step.it-is-cut'),
         done: 'stepDone',
-        caution: told.caution('board-order'),
+        caution: context.caution('board-order'),
       };
     case 'fry':
-      return fry(told, move);
+      return fry(context, move);
     case 'flour':
       return {
         section: 'load',
         title: say('step.strew-over-the-meat-and', {
-          measured: measured(portionsOfMove(told, [move.portion])[0] ?? NOTHING),
+          measured: measured(portionsOfMove(context, [move.portion])[0] ?? NOTHING),
         }),
         detail: say('step.no-white-left-to-see'),
         button: say('step.no-white-left'),
@@ -156,15 +156,15 @@ function draftOf(place: Place, move: Move): Draft {
         done: 'stepDone',
         counts: true,
         alarm: 'turn',
-        caution: told.caution('marinade-raw'),
+        caution: context.caution('marinade-raw'),
       };
     case 'deglaze':
-      return deglaze(told, move);
+      return deglaze(context, move);
     case 'heat-off':
       return {
         section: 'load',
-        title: isStovetop(told) ? say('step.heat-off') : say('step.saute-off-press-cancel'),
-        button: isStovetop(told) ? say('step.heat-is-off') : say('step.saute-is-off'),
+        title: isStovetop(context) ? say('step.heat-off') : say('step.saute-off-press-cancel'),
+        button: isStovetop(context) ? say('step.heat-is-off') : say('step.saute-is-off'),
         done: 'sauteOff',
       };
     case 'rack':
@@ -182,23 +182,23 @@ function draftOf(place: Place, move: Move): Draft {
         title: LOCK,
         button: say('step.lid-is-locked'),
         done: 'lidLocked',
-        caution: told.caution('check-gasket'),
+        caution: context.caution('check-gasket'),
       };
     case 'start':
-      return start(told, move);
+      return start(context, move);
     case 'lock-and-start':
-      return lockAndStart(told, move);
+      return lockAndStart(context, move);
     case 'come-up':
-      return comeUp(told, move);
+      return comeUp(context, move);
     case 'hold':
       return {
         section: ofRun(move.run, 'pressure'),
         run: move.run,
-        title: isStovetop(told) ? say('step.heat-down-until-it-only') : say('step.under-pressure-leave-it-alone'),
-        button: isStovetop(told) ? say('step.heat-is-off') : say('step.it-has-ended'),
+        title: isStovetop(context) ? say('step.heat-down-until-it-only') : say('step.under-pressure-leave-it-alone'),
+        button: isStovetop(context) ? say('step.heat-is-off') : say('step.it-has-ended'),
         done: 'heaterOff',
-        ...waits(isStovetop(told) ? 'danger' : 'turn'),
-        endsByItself: !isStovetop(told),
+        ...waits(isStovetop(context) ? 'danger' : 'turn'),
+        endsByItself: !isStovetop(context),
       };
     case 'leave':
       return leave(place, move);
@@ -206,12 +206,12 @@ function draftOf(place: Place, move: Move): Draft {
       return {
         section: ofRun(move.run, 'letting-down'),
         run: move.run,
-        title: isStovetop(told) ? say('step.lift-it-off-the-burner') : say('step.open-the-valve-hands-to'),
+        title: isStovetop(context) ? say('step.lift-it-off-the-burner') : say('step.open-the-valve-hands-to'),
         detail: HANDS,
         button: say('step.valve-opened'),
         done: 'ventOpened',
         alarm: 'turn',
-        caution: told.caution('quick-foams', move.run) ?? told.caution('lid-steam'),
+        caution: context.caution('quick-foams', move.run) ?? context.caution('lid-steam'),
       };
     case 'pin-falls':
       return {
@@ -231,20 +231,20 @@ function draftOf(place: Place, move: Move): Draft {
         detail: move.run === 1 ? say('step.if-it-does-not-turn') : '',
         button: say('step.lid-is-off'),
         done: 'lidOpened',
-        caution: told.caution('lid-steam'),
+        caution: context.caution('lid-steam'),
       };
     case 'try':
       return {
         section: 'check',
         run: move.run,
         title:
-          told.plan.otherMeats.length === 0
+          context.plan.otherMeats.length === 0
             ? say('step.try-a-piece-what-is')
-            : say('step.try-a-piece-of-what', { named: named(told, move.portions) }),
-        detail: say('step.a-fork-in-the-thickest', { cookAhead: told.plan.cookAhead === undefined }),
+            : say('step.try-a-piece-of-what', { named: named(context, move.portions) }),
+        detail: say('step.a-fork-in-the-thickest', { cookAhead: context.plan.cookAhead === undefined }),
         button: say('step.it-will-do'),
         done: 'checked',
-        caution: told.caution('raw-middle') ?? told.caution('stopped-cook'),
+        caution: context.caution('raw-middle') ?? context.caution('stopped-cook'),
       };
     case 'clear':
       return {
@@ -253,7 +253,7 @@ function draftOf(place: Place, move: Move): Draft {
         detail: say('step.partly-cooked-meat-is-never'),
         button: say('step.clean-and-all-back-in'),
         done: 'stepDone',
-        caution: told.caution('lid-steam'),
+        caution: context.caution('lid-steam'),
       };
     case 'without-power':
       return {
@@ -262,7 +262,7 @@ function draftOf(place: Place, move: Move): Draft {
         detail: say('step.shut-it-stays-hot-for'),
         button: say('step.power-is-back-begun-again'),
         done: 'stepDone',
-        caution: told.caution('stopped-cook'),
+        caution: context.caution('stopped-cook'),
       };
     case 'see-to':
       return {
@@ -271,7 +271,7 @@ function draftOf(place: Place, move: Move): Draft {
         detail: say('step.a-gasket-that-does-not'),
         button: say('step.put-right-begun-again'),
         done: 'stepDone',
-        caution: told.caution('lid-steam'),
+        caution: context.caution('lid-steam'),
       };
     case 'boil':
       return {
@@ -310,7 +310,7 @@ function draftOf(place: Place, move: Move): Draft {
     case 'into-fridge':
     case 'lift-fat':
     case 'warm':
-      return kept(told, move);
+      return kept(context, move);
     case 'apart':
     case 'cook-apart':
     case 'side':
@@ -321,14 +321,14 @@ function draftOf(place: Place, move: Move): Draft {
 
 const NOTHING = { name: '', grams: null, ml: null } as Parameters<typeof measured>[0];
 
-function board({ told, block, moves }: Place): Draft {
+function board({ context, block, moves }: Place): Draft {
   const meat = block?.work.kind === 'board' && block.work.board === 'meat';
   // What takes the knife is the step; weighing out and rinsing are beside it.
   const knife = (move: Move): boolean => move.kind === 'ready' && move.how === 'wash-and-cut';
   const inTurn = meat ? moves : [...moves.filter(knife), ...moves.filter((move) => !knife(move))];
-  const [first, ...more] = inTurn.flatMap((move) => boardSentence(told, move) ?? []);
-  const raw = moves.some((move) => move.kind === 'unmarinate') ? told.caution('marinade-raw') : null;
-  const frozen = moves.some((move) => move.kind === 'wipe-ice') ? told.caution('frozen-start') : null;
+  const [first, ...more] = inTurn.flatMap((move) => boardSentence(context, move) ?? []);
+  const raw = moves.some((move) => move.kind === 'unmarinate') ? context.caution('marinade-raw') : null;
+  const frozen = moves.some((move) => move.kind === 'wipe-ice') ? context.caution('frozen-start') : null;
   return {
     section: 'board',
     title: first ?? '',
@@ -336,20 +336,20 @@ function board({ told, block, moves }: Place): Draft {
     button: meat ? say('step.the-meat-is-ready') : say('step.in-their-bowls'),
     done: 'stepDone',
     caution: meat
-      ? (raw ?? frozen ?? told.caution('sugar-rub') ?? told.caution('board-order'))
-      : (told.caution('kidney-bean') ?? told.caution('board-order')),
+      ? (raw ?? frozen ?? context.caution('sugar-rub') ?? context.caution('board-order'))
+      : (context.caution('kidney-bean') ?? context.caution('board-order')),
   };
 }
 
-const fatWords = (told: Told, { fat }: MoveOf<'wait-hot'>): Text => {
-  const ml = fat === null ? null : (portionsOfMove(told, [fat])[0]?.ml ?? null);
+const fatWords = (context: StepContext, { fat }: MoveOf<'wait-hot'>): Text => {
+  const ml = fat === null ? null : (portionsOfMove(context, [fat])[0]?.ml ?? null);
   return ml === null ? say('step.oil') : say('step.of-fat', { ml: quantity('volume', ml) });
 };
 
-function sear(told: Told, move: MoveOf<'sear'>): Draft {
+function sear(context: StepContext, move: MoveOf<'sear'>): Draft {
   const { batch, batches, pieces, face, faces, stirred, where, beside } = move;
   const last = face === faces;
-  const severalCuts = told.plan.otherMeats.length > 0;
+  const severalCuts = context.plan.otherMeats.length > 0;
   return {
     section: 'sear',
     title:
@@ -359,11 +359,11 @@ function sear(told: Told, move: MoveOf<'sear'>): Draft {
             batches,
             pieces,
             named: severalCuts,
-            cutName: severalCuts ? cutName(told, move.portion) : '',
+            cutName: severalCuts ? cutName(context, move.portion) : '',
             pan: where === 'pan',
             apart: pieces > 1 && !stirred,
             beside: beside.length > 0,
-            bones: capital(named(told, beside)),
+            bones: capital(named(context, beside)),
             stirred,
           })
         : say('step.sear-face', { batch, batches, pieces, face, faces }),
@@ -378,7 +378,7 @@ function sear(told: Told, move: MoveOf<'sear'>): Draft {
     alarm: 'turn',
     caution:
       face === 1 && batch === 1
-        ? (told.caution('frozen-sear') ?? told.caution('sugar-rub') ?? told.caution('no-frying'))
+        ? (context.caution('frozen-sear') ?? context.caution('sugar-rub') ?? context.caution('no-frying'))
         : null,
   };
 }
@@ -392,22 +392,22 @@ const FRY_BUTTON: Readonly<Record<string, Text>> = {
   leaf: say('step.done'),
 };
 
-function fry(told: Told, { portions, group, setAside }: MoveOf<'fry'>): Draft {
-  const turn = aromaticSteps(told.plan.aromatics).find(({ id }) => id === group);
+function fry(context: StepContext, { portions, group, setAside }: MoveOf<'fry'>): Draft {
+  const turn = aromaticSteps(context.plan.aromatics).find(({ id }) => id === group);
   return {
     section: 'aromatics',
-    title: say('step.in-stir', { named: capital(named(told, portions)) }),
+    title: say('step.in-stir', { named: capital(named(context, portions)) }),
     detail: turn?.note ?? '',
     button: setAside ? say('step.soft-and-set-aside') : (FRY_BUTTON[turn?.group ?? ''] ?? say('step.done')),
     done: 'stepDone',
     counts: true,
     alarm: 'turn',
-    caution: told.caution('chilli-fumes'),
+    caution: context.caution('chilli-fumes'),
   };
 }
 
-function deglaze(told: Told, { portion, scraped }: MoveOf<'deglaze'>): Draft {
-  const [found = NOTHING] = portionsOfMove(told, [portion]);
+function deglaze(context: StepContext, { portion, scraped }: MoveOf<'deglaze'>): Draft {
+  const [found = NOTHING] = portionsOfMove(context, [portion]);
   const liquid = measured(found);
   return {
     section: 'deglaze',
@@ -417,19 +417,19 @@ function deglaze(told: Told, { portion, scraped }: MoveOf<'deglaze'>): Draft {
     detail: scraped ? say('step.what-sticks-now-burns-later') : '',
     button: scraped ? say('step.scraped-clean') : say('step.poured'),
     done: 'stepDone',
-    caution: scraped ? told.caution('alcohol-stays') : told.caution('burn-likely', 1),
+    caution: scraped ? context.caution('alcohol-stays') : context.caution('burn-likely', 1),
   };
 }
 
 const textsOrNothing = (texts: readonly Text[], by: string): Text => (texts.length === 0 ? '' : joined(texts, by));
 
 /** What is wrong with a lid before it goes on, the worst first. */
-const lidCaution = (told: Told, run: number): Text | null =>
-  told.caution('over-fill', run) ??
-  told.caution('under-minimum', run) ??
-  told.caution('boils-dry', run) ??
-  told.caution('grain-dry', run) ??
-  told.caution('burn-likely', run);
+const lidCaution = (context: StepContext, run: number): Text | null =>
+  context.caution('over-fill', run) ??
+  context.caution('under-minimum', run) ??
+  context.caution('boils-dry', run) ??
+  context.caution('grain-dry', run) ??
+  context.caution('burn-likely', run);
 
 function simmerTitle({ block, step }: Place, { heat, goesOn }: MoveOf<'simmer'>): Text {
   const first = block === null || block.steps[0]?.id === step.id;
@@ -439,21 +439,21 @@ function simmerTitle({ block, step }: Place, { heat, goesOn }: MoveOf<'simmer'>)
 }
 
 function filling(place: Place): Draft {
-  const { told, block, moves, step } = place;
+  const { context, block, moves, step } = place;
   const work = block?.work;
   if (work?.kind === 'load') {
-    const words = loadWords(told, moves);
+    const words = loadWords(context, moves);
     return {
       section: 'load',
       run: 1,
       ...words,
       button: say('step.all-in'),
       done: 'stepDone',
-      caution: lidCaution(told, 1) ?? told.caution('raw-waits') ?? told.caution('kidney-bean'),
+      caution: lidCaution(context, 1) ?? context.caution('raw-waits') ?? context.caution('kidney-bean'),
     };
   }
   if (work?.kind === 'simmer') {
-    const [first, ...more] = moves.flatMap((move) => (move.kind === 'put' ? [cutList(told, move.portions)] : []));
+    const [first, ...more] = moves.flatMap((move) => (move.kind === 'put' ? [cutList(context, move.portions)] : []));
     return {
       section: 'simmer',
       title: say('step.in-now-it-simmers-on', { list: capital(joined([first ?? '', ...more], ', ')) }),
@@ -466,10 +466,10 @@ function filling(place: Place): Draft {
     return {
       section: work.open ? 'simmer' : 'later-run',
       run,
-      ...fillWords(told, moves, work.open),
+      ...fillWords(context, moves, work.open),
       button: say('step.all-in'),
       done: 'stepDone',
-      caution: run === null ? null : lidCaution(told, run),
+      caution: run === null ? null : lidCaution(context, run),
     };
   }
   return sauce(place, step.moves[0]);
@@ -481,24 +481,24 @@ function nextRun(block: Block | null): number | null {
   return locks[0]?.run ?? null;
 }
 
-function start(told: Told, { run, minutes }: MoveOf<'start'>): Draft {
-  const { heat } = told.plan;
-  const waitsFirst = told.plan.waitsMinutes > 0 ? told.caution('raw-waits') : null;
+function start(context: StepContext, { run, minutes }: MoveOf<'start'>): Draft {
+  const { heat } = context.plan;
+  const waitsFirst = context.plan.waitsMinutes > 0 ? context.caution('raw-waits') : null;
   return {
     section: 'load',
     run,
-    title: isStovetop(told)
+    title: isStovetop(context)
       ? say('step.close-the-valve-heat-to', { medium: heat === 'medium' })
       : say('step.close-the-valve-high-pressure', { minutes }),
     detail: say('step.an-open-valve-is-the'),
-    button: isStovetop(told) ? say('step.valve-closed-heat-on') : say('step.valve-closed-started'),
+    button: isStovetop(context) ? say('step.valve-closed-heat-on') : say('step.valve-closed-started'),
     done: 'valveClosed',
-    caution: waitsFirst ?? told.caution('watch-burner'),
+    caution: waitsFirst ?? context.caution('watch-burner'),
   };
 }
 
-function lockAndStart(told: Told, { run, minutes }: MoveOf<'lock-and-start'>): Draft {
-  const how = isStovetop(told)
+function lockAndStart(context: StepContext, { run, minutes }: MoveOf<'lock-and-start'>): Draft {
+  const how = isStovetop(context)
     ? say('step.full-heat')
     : minutes === 0
       ? say('step.start-no-minutes-only-up')
@@ -509,11 +509,11 @@ function lockAndStart(told: Told, { run, minutes }: MoveOf<'lock-and-start'>): D
     title: say('step.lid-locked-valve-closed', { how }),
     button: run === 2 ? say('step.second-run-begun') : say('step.it-has-begun'),
     done: 'secondRun',
-    caution: lidCaution(told, run) ?? told.caution('check-gasket'),
+    caution: lidCaution(context, run) ?? context.caution('check-gasket'),
   };
 }
 
-function comeUp(told: Told, { run, until }: MoveOf<'come-up'>): Draft {
+function comeUp(context: StepContext, { run, until }: MoveOf<'come-up'>): Draft {
   const again = run > 1;
   const pin = until === 'pin';
   if (again) {
@@ -521,7 +521,7 @@ function comeUp(told: Told, { run, until }: MoveOf<'come-up'>): Draft {
       section: 'later-run',
       run,
       title: pin ? say('step.it-comes-up-again-until') : say('step.it-comes-up-again-until-the'),
-      detail: isStovetop(told) ? say('step.then-turn-the-heat-down') : '',
+      detail: isStovetop(context) ? say('step.then-turn-the-heat-down') : '',
       button: pin ? say('step.pin-is-up') : say('step.it-counts'),
       done: pin ? 'pinUp' : 'timerStarted',
       ...waits('turn'),
@@ -548,16 +548,16 @@ function comeUp(told: Told, { run, until }: MoveOf<'come-up'>): Draft {
       };
 }
 
-function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>): Draft {
+function leave({ context, step, block }: Place, { run, minutes }: MoveOf<'leave'>): Draft {
   const own = {
     section: ofRun(run, 'letting-down'),
     run,
     ...waits('turn'),
-    detail: isStovetop(told) ? '' : say('step.see-that-keep-warm-is'),
-    caution: told.caution('lid-steam'),
+    detail: isStovetop(context) ? '' : say('step.see-that-keep-warm-is'),
+    caution: context.caution('lid-steam'),
   };
   // A burner goes on giving heat: what is done first is said first.
-  const alone = isStovetop(told) ? say('step.lift-it-off-the-burner-leave') : say('step.leave-it-alone');
+  const alone = isStovetop(context) ? say('step.lift-it-off-the-burner-leave') : say('step.leave-it-alone');
   const fell = { button: say('step.pin-is-down'), done: 'pinDown' as const };
   if (minutes === null) return { ...own, ...fell, title: say('step.until-the-pin-has-fallen', { alone }) };
   const opened = { button: say('step.valve-opened'), done: 'ventOpened' as const };
@@ -578,61 +578,61 @@ function leave({ told, step, block }: Place, { run, minutes }: MoveOf<'leave'>):
     ...opened,
     title: say('step.then-open-the-valve-hands', { alone }),
     otherwise: { ...byItself, skips: 1 },
-    caution: told.caution('quick-foams', run) ?? told.caution('lid-steam'),
+    caution: context.caution('quick-foams', run) ?? context.caution('lid-steam'),
   };
 }
 
-function sauce({ told, step, moves }: Place, move: Move): Draft {
-  const sentences = moves.flatMap((one) => sauceSentence(told, one) ?? []);
+function sauce({ context, step, moves }: Place, move: Move): Draft {
+  const sentences = moves.flatMap((one) => sauceSentence(context, one) ?? []);
   const [title = '', ...more] = sentences;
   const season = move.kind === 'season';
   const rests = move.kind === 'rest';
   const counts = rests || move.kind === 'reduce';
-  const { sauceMl } = told.sauce;
+  const { sauceMl } = context.sauce;
   return {
     section: 'sauce',
     title: capital(title),
     detail: season
       ? say('step.about-of-sauce', { sauceMl: quantity('volume', sauceMl) })
-      : rests && told.plan.target === 'slices'
+      : rests && context.plan.target === 'slices'
         ? say('step.meat-that-is-sliced-rests')
         : textsOrNothing(more, '. '),
     button: season ? say('step.tasted-it-is-right') : rests ? say('step.rested') : say('step.done'),
     done: season ? 'tasted' : 'stepDone',
     ...(counts ? waits('turn') : {}),
     handsOn: counts ? false : step.hands,
-    caution: move.kind === 'blend' ? told.caution('blender') : season ? told.caution('alcohol-stays') : null,
+    caution: move.kind === 'blend' ? context.caution('blender') : season ? context.caution('alcohol-stays') : null,
   };
 }
 
 /** Of a braise that is cooked ahead: in the fridge the cook is over, as it is on the table. */
-function kept(told: Told, move: KeptMove): Draft {
+function kept(context: StepContext, move: KeptMove): Draft {
   const counts = move.kind === 'ice-bath' || move.kind === 'warm';
   return {
     section: move.kind === 'lift-fat' || move.kind === 'warm' ? 'warm' : 'put-away',
     ...keptWords(move),
     done: move.kind === 'into-fridge' ? 'served' : 'stepDone',
     ...(counts ? waits('turn') : {}),
-    caution: keptCautionOf(told, move.kind),
+    caution: keptCautionOf(context, move.kind),
   };
 }
 
-function keptCautionOf(told: Told, kind: KeptMove['kind']): Text | null {
+function keptCautionOf(context: StepContext, kind: KeptMove['kind']): Text | null {
   switch (kind) {
     case 'put-away':
-      return told.caution('cools-slowly') ?? told.caution('bone-splinters');
+      return context.caution('cools-slowly') ?? context.caution('bone-splinters');
     case 'ice-bath':
     case 'into-fridge':
-      return told.caution('cooling');
+      return context.caution('cooling');
     case 'lift-fat':
       return null;
     case 'warm':
-      return told.caution('warm-through');
+      return context.caution('warm-through');
   }
 }
 
 /** Whether the meat is sliced or pulled, and what to look out for. */
-export function platingSentence({ plan }: Pick<Told, 'plan'>): Text {
+export function platingSentence({ plan }: Pick<StepContext, 'plan'>): Text {
   const bone = plan.meat.boneIn && cutById(plan.meat.cut).boneShare > 0;
   if (plan.servedFrom === 'pot') return say('step.eaten-from-the-pot-bring');
   if (isPulled(plan.target)) {
@@ -644,7 +644,7 @@ export function platingSentence({ plan }: Pick<Told, 'plan'>): Text {
   return say('step.serve-the-pieces-in-their');
 }
 
-function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
+function plate({ context, moves }: Place, move: MoveOf<'plate'>): Draft {
   const pulled = moveOf(moves, 'pull');
   const sliced = moveOf(moves, 'slice');
   const title =
@@ -658,7 +658,7 @@ function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
   const broth = move.brothMl > 0;
   const details = [
     broth ? say('step.pour-the-kept-broth-over', { brothMl: quantity('volume', move.brothMl) }) : '',
-    pulled ? platingSentence(told) : '',
+    pulled ? platingSentence(context) : '',
   ];
   return {
     section: 'plate',
@@ -669,6 +669,6 @@ function plate({ told, moves }: Place, move: MoveOf<'plate'>): Draft {
     ),
     button: say('step.on-the-table'),
     done: 'served',
-    caution: told.caution('bone-splinters') ?? told.caution('cooling'),
+    caution: context.caution('bone-splinters') ?? context.caution('cooling'),
   };
 }

@@ -2,10 +2,10 @@ import { capital, joined, listing, quantity, say, type Text } from '@hervir/lang
 import { isPulled } from '../plan/plan';
 import { moveOf, type Move } from '../method/moves';
 import type { Block } from '../method/step';
-import { liquidWord } from '../larder/liquids';
+import { liquidWord } from '../catalog/liquids';
 import { sauceSentence } from './sauce-words';
 import { sectionName } from './section-words';
-import { cutName, named, portionsOfMove, type Told } from './told';
+import { cutName, named, portionsOfMove, type StepContext } from './step-context';
 
 const pieces = (count: number): Text => say('task.pieces', { count });
 
@@ -21,19 +21,19 @@ const BOARD_VERBS = {
 } as const;
 
 /** A run under pressure: the first, the cook's own name for a later one, or which it is. */
-function runName({ plan }: Told, { run, stage }: Extract<Block['work'], { kind: 'pressure' }>): Text {
+function runName({ plan }: StepContext, { run, stage }: Extract<Block['work'], { kind: 'pressure' }>): Text {
   if (run === 1) return say('task.under-pressure');
   const own = plan.stages.find(({ id }) => id === stage)?.name;
   return own === undefined ? sectionName('later-run', run) : say('task.under-pressure-2', { own });
 }
 
 /** "Meat out under foil, vegetables in, lid on": what is done to the pot before a later stage. */
-function fillLabel(told: Told, moves: readonly Move[], open: boolean): Text {
+function fillLabel(context: StepContext, moves: readonly Move[], open: boolean): Text {
   const said: Text[] = [];
   if (moves.some((move) => move.kind === 'lift' && move.to === 'foil')) said.push(say('task.meat-out-under-foil'));
   if (moves.some(({ kind }) => kind === 'put-back')) said.push(say('task.meat-back-in'));
   const put = portionsOfMove(
-    told,
+    context,
     moves.flatMap((move) => (move.kind === 'put' ? move.portions : [])),
   );
   const vegetables = put.filter(({ kind }) => kind === 'vegetable');
@@ -49,10 +49,10 @@ function fillLabel(told: Told, moves: readonly Move[], open: boolean): Text {
 }
 
 /** What a block of the clock is called. */
-export function taskLabel(told: Told, block: Block): Text {
+export function taskLabel(context: StepContext, block: Block): Text {
   const { work, steps } = block;
   const moves = steps.flatMap((step) => step.moves);
-  const { plan } = told;
+  const { plan } = context;
   switch (work.kind) {
     case 'board': {
       if (work.board === 'vegetables') return say('task.vegetables-and-aromatics');
@@ -61,25 +61,25 @@ export function taskLabel(told: Told, block: Block): Text {
         kind in BOARD_VERBS ? [BOARD_VERBS[kind as keyof typeof BOARD_VERBS]] : [],
       );
       const cuts = portionsOfMove(
-        told,
-        told.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id),
+        context,
+        context.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id),
       );
       return say('task.meat-at-the-board', {
-        cuts: capital(listing(cuts.map(({ id }) => cutName(told, id)))),
+        cuts: capital(listing(cuts.map(({ id }) => cutName(context, id)))),
         verbs: joined(verbs, ', '),
       });
     }
     case 'heat':
       return say('task.heat-the-base');
     case 'sear': {
-      const which = plan.otherMeats.length === 0 ? '' : joined(['', cutName(told, work.cut)], ', ');
+      const which = plan.otherMeats.length === 0 ? '' : joined(['', cutName(context, work.cut)], ', ');
       return work.batches === 1
         ? say('task.sear', { which })
         : say('task.sear-batch-of', { which, batch: work.batch, batches: work.batches, pieces: pieces(work.pieces) });
     }
     case 'fry':
       return say('task.fry', {
-        named: capital(named(told, moveOf(moves, 'fry')?.portions ?? [])),
+        named: capital(named(context, moveOf(moves, 'fry')?.portions ?? [])),
         setAside: work.setAside,
       });
     case 'marinade':
@@ -94,14 +94,14 @@ export function taskLabel(told: Told, block: Block): Text {
       if (work.run > 1) return say('task.comes-to-pressure-again');
       return plan.cooker.timerStarts === 'pin' ? say('task.heats-until-the-pin-is') : say('task.comes-to-pressure');
     case 'pressure':
-      return runName(told, work);
+      return runName(context, work);
     case 'let-down':
       if (work.run > 1) return say('task.valve-open-again');
       return plan.release.method === 'quick' ? say('task.valve-open') : say('task.let-down');
     case 'open':
       return work.run === 1 ? say('task.lid-off-check-a-piece') : say('task.lid-off');
     case 'fill': {
-      return fillLabel(told, moves, work.open);
+      return fillLabel(context, moves, work.open);
     }
     case 'boil':
       return say('task.back-to-the-boil');
@@ -109,21 +109,21 @@ export function taskLabel(told: Told, block: Block): Text {
       return say('task.open-simmer');
     case 'finish':
     case 'rest':
-      return capital(sauceSentence(told, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
+      return capital(sauceSentence(context, steps[0]?.moves[0] ?? { kind: 'season' }) ?? '');
     case 'put-away':
     case 'day':
-      return dayLabel(told, steps[0]?.moves[0] ?? { kind: 'season' });
+      return dayLabel(context, steps[0]?.moves[0] ?? { kind: 'season' });
     case 'plate':
       return isPulled(plan.target) ? say('task.pull-it-and-plate') : say('task.plate');
     case 'apart':
-      return joined([apartName(told, block), apartSentence(told, block)], ': ');
+      return joined([apartName(context, block), apartSentence(context, block)], ': ');
     case 'cook-apart':
       return joined(
-        [capital(named(told, moveOf(moves, 'cook-apart')?.portions ?? [])), cookApartSentence(block)],
+        [capital(named(context, moveOf(moves, 'cook-apart')?.portions ?? [])), cookApartSentence(block)],
         ': ',
       );
     case 'later-board':
-      return say('task.wash-the-board-and-your', { named: named(told, moveOf(moves, 'ready')?.portions ?? []) });
+      return say('task.wash-the-board-and-your', { named: named(context, moveOf(moves, 'ready')?.portions ?? []) });
     case 'side': {
       const side = plan.sides[work.side];
       return `${side?.name ?? ''}: ${side?.tasks[work.task]?.label ?? ''}`;
@@ -132,7 +132,7 @@ export function taskLabel(told: Told, block: Block): Text {
 }
 
 /** Putting away and warming, as the clock calls it. */
-function dayLabel(told: Told, move: Move): Text {
+function dayLabel(context: StepContext, move: Move): Text {
   switch (move.kind) {
     case 'put-away':
       return move.cutFirst ? say('task.slice-it-into-containers') : say('task.into-containers');
@@ -149,7 +149,7 @@ function dayLabel(told: Told, move: Move): Text {
         pressure: say('task.warm-it-through-under-pressure'),
       }[move.way];
     default:
-      return capital(sauceSentence(told, move) ?? '');
+      return capital(sauceSentence(context, move) ?? '');
   }
 }
 
@@ -162,23 +162,23 @@ const APART = {
 } as const;
 
 /** A sauce made apart, by its name. */
-export const apartName = (told: Told, { steps }: Block): Text => {
+export const apartName = (context: StepContext, { steps }: Block): Text => {
   const move = moveOf(
     steps.flatMap(({ moves }) => moves),
     'apart',
   );
-  return move ? capital(named(told, [move.portion])) : '';
+  return move ? capital(named(context, [move.portion])) : '';
 };
 
 /** What is done to a sauce made apart. */
-export function apartSentence(told: Told, { steps }: Block): Text {
+export function apartSentence(context: StepContext, { steps }: Block): Text {
   const move = moveOf(
     steps.flatMap(({ moves }) => moves),
     'apart',
   );
   if (!move) return '';
   if (move.step !== 'swill') return APART[move.step];
-  const ml = move.swill === null ? 0 : (portionsOfMove(told, [move.swill])[0]?.ml ?? 0);
+  const ml = move.swill === null ? 0 : (portionsOfMove(context, [move.swill])[0]?.ml ?? 0);
   return say('task.swill-the-blender-with-of', { ml: quantity('volume', ml) });
 }
 
@@ -186,25 +186,25 @@ export const cookApartSentence = ({ minutes }: Block): Text =>
   say('task.boil-in-salted-water-about', { minutes: Math.round(minutes) });
 
 /** A track's own name, and a step of it without that name before it. */
-export function trackWords(told: Told, block: Block): { readonly name: Text; readonly title: Text } {
+export function trackWords(context: StepContext, block: Block): { readonly name: Text; readonly title: Text } {
   const { track, work } = block;
   switch (track?.kind) {
     case 'side': {
-      const side = told.plan.sides[track.side];
+      const side = context.plan.sides[track.side];
       return { name: side?.name ?? '', title: work.kind === 'side' ? (side?.tasks[work.task]?.label ?? '') : '' };
     }
     case 'apart':
-      return { name: apartName(told, block), title: apartSentence(told, block) };
+      return { name: apartName(context, block), title: apartSentence(context, block) };
     case 'cook-apart': {
       const move = moveOf(
         block.steps.flatMap(({ moves }) => moves),
         'cook-apart',
       );
-      return { name: capital(named(told, move?.portions ?? [])), title: cookApartSentence(block) };
+      return { name: capital(named(context, move?.portions ?? [])), title: cookApartSentence(block) };
     }
     case 'board':
-      return { name: say('task.board'), title: taskLabel(told, block) };
+      return { name: say('task.board'), title: taskLabel(context, block) };
     case undefined:
-      return { name: '', title: taskLabel(told, block) };
+      return { name: '', title: taskLabel(context, block) };
   }
 }

@@ -1,5 +1,5 @@
 import type { LearntView } from '@hervir/contract';
-import { summary, withLearnt, type Plan } from '@hervir/core';
+import { summary, withCalibration, type Plan } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { LearntEntity } from '../database/entities';
@@ -36,7 +36,7 @@ export class LearningService {
   /** What gives a plan what was learnt of its cooker and its cut. */
   async taught(): Promise<(plan: Plan) => Plan> {
     const rows = await this.list();
-    return (plan) => withLearnt(plan, { rows });
+    return (plan) => withCalibration(plan, { rows });
   }
 
   /** A plan with what was learnt of its cooker and its cut. */

@@ -1,6 +1,6 @@
 import type { Form } from '@hervir/core';
 
-/** What a food is taken for: a kind and an id of the larder, or a word on what it is not. */
+/** What a food is taken for: a kind and an id of the catalog, or a word on what it is not. */
 export type Entry =
   | `${'meat' | 'liquid' | 'addition' | 'thickener' | 'vegetable' | 'grain' | 'aromatic'}:${string}`
   | 'by-taste'

@@ -256,7 +256,7 @@ describe('a method is read from end to end', () => {
     expect(reading.notes.join(' ')).toContain('“300 g oxtail” is left to you');
   });
 
-  test('when a line goes in is the cook’s to say; what the larder does not know then takes its room', () => {
+  test('when a line goes in is the cook’s to say; what the catalog does not know then takes its room', () => {
     const plan = planOf(
       read([...SHANKS, '200 g prunes'], ['Pressure cook for 35 minutes.'], {
         whens: { '1': 'second-run', '4': 'end', '7': 'simmer', '2': 'rub' },

@@ -163,7 +163,7 @@ test('lines', () => {
   expect(meats / recipes.length).toBeGreaterThanOrEqual(0.95);
 });
 
-test('every name of the lexicon is one of the larder', () => {
+test('every name of the lexicon is one of the catalog', () => {
   const shelves: Readonly<Record<string, readonly { readonly id: string }[]>> = {
     meat: CUTS,
     liquid: LIQUIDS,

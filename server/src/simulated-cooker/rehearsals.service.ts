@@ -194,7 +194,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   }
 
   async open(id: string): Promise<RehearsalRecord> {
-    const live = await this.liven(id);
+    const live = await this.liveOf(id);
     const { entity, cooker } = live;
     const { name, exercise, units, createdAt, setup } = entity;
     return {
@@ -212,7 +212,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
 
   /** Does something in a rehearsal: written down first, at the second at which it is done. */
   async act(id: string, act: RehearsalAct): Promise<ActAnswer> {
-    const live = await this.liven(id);
+    const live = await this.liveOf(id);
     const mine = live.busy.then(async () => {
       live.writing = true;
       try {
@@ -239,7 +239,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
 
   /** Changes how its time goes by. */
   async setPace(id: string, change: Partial<Pace>): Promise<RehearsalNow> {
-    const live = await this.liven(id);
+    const live = await this.liveOf(id);
     live.cooker.pace = { ...live.cooker.pace, ...change };
     if (live.cooker.pace.paused) live.cooker.speed = 0;
     this.tellNews(live, true);
@@ -247,7 +247,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   }
 
   async read(id: string, instrument: 'probe-meat' | 'probe-liquid' | 'scale'): Promise<Reading> {
-    const { run } = (await this.liven(id)).cooker;
+    const { run } = (await this.liveOf(id)).cooker;
     if (instrument === 'scale') return { grams: run.weigh() };
     return run.probe(instrument === 'probe-meat' ? 'meat' : 'liquid');
   }
@@ -273,7 +273,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
     readonly news: Observable<RehearsalNow>;
     readonly now: RehearsalNow;
   }> {
-    const live = await this.liven(id);
+    const live = await this.liveOf(id);
     return { cooker: live.cooker, news: live.news, now: this.now(live) };
   }
 
@@ -283,7 +283,7 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   }
 
   /** A rehearsal in memory, rebuilt from its acts where it is not there. */
-  private liven(id: string): Promise<Live> {
+  private liveOf(id: string): Promise<Live> {
     const there = this.live.get(id);
     if (there) return there.then((live) => Object.assign(live, { seen: performance.now() }));
     const opening = this.rebuild(id);

@@ -9,13 +9,13 @@ import {
   forecast as forecastNow,
   guideOf,
   PlanError,
-  withLearnt,
+  withCalibration,
   type Cooker,
   type Forecast,
   type Guide,
   type GuidePart,
   type Kitchen,
-  type LearntRow,
+  type CalibrationRow,
   type Plan,
 } from '@hervir/core';
 import type { Promised } from '../log/entry';
@@ -72,20 +72,20 @@ export interface RecipeGiven {
   readonly cooker: Cooker;
   readonly kitchen: Kitchen;
   readonly confidence: number;
-  readonly learnt: readonly LearntRow[];
+  readonly learnt: readonly CalibrationRow[];
 }
 
-/** Reads a recipe; a correction that names nothing of the larder is a fault. */
+/** Reads a recipe; a correction that names nothing of the catalog is a fault. */
 export function readRecipe({ text, right, learnt, ...given }: RecipeGiven): Read<RecipeReading> {
   try {
-    const taught = (plan: Plan): Plan => withLearnt(plan, { rows: learnt });
+    const taught = (plan: Plan): Plan => withCalibration(plan, { rows: learnt });
     return { ok: true, value: readRecipeNow(text, { ...given, taught }, right) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     const fault = {
       path: 'corrections',
       problem: error.message.slice(0, 200),
-      allowed: say('jobs.something-of-the-larder'),
+      allowed: say('jobs.something-of-the-catalog'),
     };
     return { ok: false, faults: [fault] };
   }

@@ -1,6 +1,6 @@
 import type { Fault } from '@hervir/contract';
 import { KEPT_HEADER } from '../offline/kept';
-import { heard, unheard } from '../state/server-store';
+import { serverAnswered, serverSilent } from '../state/server-store';
 import { language, t, textOf } from '../language/t';
 
 /** The server refused, and says why field by field. */
@@ -59,16 +59,16 @@ export async function request<T>(
       ...(body === undefined ? { headers: inMyLanguage() } : bodyOf(body)),
     });
   } catch {
-    unheard();
+    serverSilent();
     throw new Away();
   }
   const answer: unknown = await response.json().catch(() => null);
   const kept = response.headers.get(KEPT_HEADER);
   // A proxy, or our own static files while the server restarts, answers without faults: as good as away.
   const noServer = response.status >= 500 && !hasFaults(answer);
-  if (kept !== null) unheard(Date.parse(kept) || undefined);
-  else if (noServer) unheard();
-  else heard();
+  if (kept !== null) serverSilent(Date.parse(kept) || undefined);
+  else if (noServer) serverSilent();
+  else serverAnswered();
   if (response.ok) return answer as T;
   if (response.status >= 500)
     throw new Away(hasFaults(answer) && answer.faults[0] ? textOf(answer.faults[0].problem) : null);

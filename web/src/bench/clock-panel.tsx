@@ -1,5 +1,13 @@
 import { printDuration, upperFirst } from '@hervir/language';
-import { afterBusyPot, clashesOf, partAhead, together, type Forecast, type Mend, type Plan } from '@hervir/core';
+import {
+  afterBusyPot,
+  clashesOf,
+  partAhead,
+  scheduleTogether,
+  type Forecast,
+  type TimeSaver,
+  type Plan,
+} from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -13,8 +21,8 @@ import { useNow } from '../shared/use-now';
 import { useReckoned } from '../shared/use-reckoned';
 import { Verdict } from '../shared/verdict';
 import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
-import type { Answer } from '../workers/reckoning';
+import { forecastWorker } from '../workers/forecast-worker';
+import type { Answer } from '../workers/forecast-api';
 import { CookAheadPanel } from './cook-ahead';
 import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
@@ -144,21 +152,21 @@ function Mends({
   const [opened, setOpened] = useState(false);
   const open = wanted || opened;
   const found = useQuery({
-    queryKey: ['mends', plan],
-    queryFn: async (): Promise<Answer<Mend[]>> => reckoner('beside').mends(plan),
+    queryKey: ['time-savers', plan],
+    queryFn: async (): Promise<Answer<TimeSaver[]>> => forecastWorker('beside').timeSavers(plan),
     // Half a dozen forecasts: only for who looks.
     enabled: open,
     staleTime: Infinity,
     gcTime: 60_000,
     placeholderData: (before) => before,
   }).data;
-  const mends = found?.ok === true ? found.value : [];
+  const savers = found?.ok === true ? found.value : [];
   return (
-    <details open={open} className={styles['clock-mends']} onToggle={(event) => setOpened(event.currentTarget.open)}>
+    <details open={open} className={styles['clock-savers']} onToggle={(event) => setOpened(event.currentTarget.open)}>
       <summary>{t('bench.what-would-make-it-shorter')}</summary>
-      {found?.ok === true && mends.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
+      {found?.ok === true && savers.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
       <ul className={styles['remedies-list']}>
-        {mends.map(({ text, change }) => (
+        {savers.map(({ text, change }) => (
           <li key={textOf(text)}>
             {textOf(text)}{' '}
             {change !== null && (
@@ -200,7 +208,7 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       return known ? [{ id: other.id, name: other.name, ...known }] : [];
     }),
   ];
-  const beside = together(
+  const beside = scheduleTogether(
     all.map((one) => ({
       id: one.id,
       name: one.name,

@@ -1,5 +1,14 @@
 /** @jest-environment jsdom */
-import { dinnerOdds, forecast, shiftIso, summary, unknown, withLearnt, type LearntRow, type Plan } from '@hervir/core';
+import {
+  dinnerOdds,
+  forecast,
+  shiftIso,
+  summary,
+  unknown,
+  withCalibration,
+  type CalibrationRow,
+  type Plan,
+} from '@hervir/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { answer } from '../testing/answer';
 import { aKitchen, aPlan, kept, openRoom, sent, standAt } from '../testing/kitchen';
@@ -37,7 +46,7 @@ test('the bench says how sure dinner is; whoever wants it surer begins earlier, 
 test('what the log has taught counts from the first figure on, also where it comes late', async () => {
   const plan = aPlan();
   const { scatter, apart } = summary(unknown('sear'));
-  const row: LearntRow = {
+  const row: CalibrationRow = {
     kind: 'sear',
     of: plan.cooker.name,
     factor: 1.4,
@@ -47,7 +56,7 @@ test('what the log has taught counts from the first figure on, also where it com
     short: 0,
     past: 0,
   };
-  const odds = dinnerOdds(forecast(withLearnt(plan, { rows: [row] })));
+  const odds = dinnerOdds(forecast(withCalibration(plan, { rows: [row] })));
   const untaught = dinnerOdds(forecast(plan));
   const until = (minutes: number): string => time(shiftIso(plan.serveAt ?? '', minutes));
   expect(until(odds.p90)).not.toBe(until(untaught.p90));

@@ -7,7 +7,7 @@ import {
   type Forecast,
   type Grade,
   type Method,
-  type More,
+  type AdditionalMinutes,
   type Plan,
 } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
@@ -16,8 +16,8 @@ import { useState, type ReactNode } from 'react';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { GRADE_WORDS } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
-import type { Alternatives, Answer } from '../workers/reckoning';
+import { forecastWorker } from '../workers/forecast-worker';
+import type { Alternatives, Answer } from '../workers/forecast-api';
 import type { Edit } from './station';
 import styles from './what-if.module.css';
 import { rich, t, textOf } from '../language/t';
@@ -73,7 +73,8 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
   const [ovenC, setOvenC] = useState<number>(USUAL_OVEN_C);
   const like = useQuery({
     queryKey: ['like', plan, method, minutes, ovenC],
-    queryFn: async (): Promise<Answer<number>> => reckoner('beside').minutesLike(plan, method, minutes ?? 0, ovenC),
+    queryFn: async (): Promise<Answer<number>> =>
+      forecastWorker('beside').minutesLike(plan, method, minutes ?? 0, ovenC),
     enabled: minutes !== null && minutes > 0,
     staleTime: Infinity,
     gcTime: 0,
@@ -133,8 +134,9 @@ function StillTough({ plan, forecast }: Pick<Props, 'plan' | 'forecast'>): React
   const [done, setDone] = useState<number | null>(null);
   const minutes = done ?? forecast.pressureMinutes;
   const more = useQuery({
-    queryKey: ['still-tough', plan, minutes, found],
-    queryFn: async (): Promise<Answer<More | null>> => reckoner('beside').stillTough(plan, minutes, found ?? 'firm'),
+    queryKey: ['additional-minutes', plan, minutes, found],
+    queryFn: async (): Promise<Answer<AdditionalMinutes | null>> =>
+      forecastWorker('beside').additionalMinutes(plan, minutes, found ?? 'firm'),
     enabled: found !== null,
     staleTime: Infinity,
     gcTime: 0,

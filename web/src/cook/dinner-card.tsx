@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
 import { clockAt } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
-import type { Answer } from '../workers/reckoning';
+import { forecastWorker } from '../workers/forecast-worker';
+import type { Answer } from '../workers/forecast-api';
 import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';
@@ -20,7 +20,7 @@ export function DinnerCard({ cook, actions }: { readonly cook: LiveCook; readonl
   const ways = useQuery({
     // Reckoned again as the work goes on, not at every tick.
     queryKey: ['catch-up', record.id, state.position, Math.floor(now / 60_000)],
-    queryFn: async (): Promise<Answer<CatchUp[]>> => reckoner('beside').catchUp(record.plan, state, now),
+    queryFn: async (): Promise<Answer<CatchUp[]>> => forecastWorker('beside').catchUp(record.plan, state, now),
     // What can be won back, and how sure it is, is reckoned of the evening.
     enabled: late && !day,
     staleTime: Infinity,
@@ -72,7 +72,7 @@ function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }):
   const odds = useQuery({
     queryKey: ['dinner-now', record.id, state.position, Math.floor(now / 60_000)],
     queryFn: async (): Promise<Answer<DinnerNow>> =>
-      reckoner('beside').dinnerNow(record.plan, record.guide, state, now),
+      forecastWorker('beside').dinnerNow(record.plan, record.guide, state, now),
     enabled: state.status === 'cooking',
     staleTime: Infinity,
     gcTime: 60_000,

@@ -2,7 +2,7 @@ import type { CookMessages, CookMessageType, CookRecord } from '@hervir/contract
 import { request, streamOf } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
-import { heard, receiveTrouble, unheard, useServer } from '../state/server-store';
+import { serverAnswered, receiveTrouble, serverSilent, useServer } from '../state/server-store';
 import { keepClock, setClock } from './kitchen-clock';
 
 type Message = {
@@ -13,7 +13,7 @@ type Message = {
 const SILENT = 'silent';
 
 function silent(): void {
-  unheard();
+  serverSilent();
   useCooks.setState({ reached: false });
 }
 
@@ -35,7 +35,7 @@ function take(message: Message): void {
   switch (message.type) {
     case 'hello':
       setClock(message.data);
-      heard();
+      serverAnswered();
       useCooks.setState({ reached: true });
       void loadRunning();
       void sendAll();

@@ -1,6 +1,6 @@
 import { soFar, type AsCooked, type SoFar } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import type { LiveCook } from './use-cook';
 
 /** How often the meat is reckoned anew, ms. */
@@ -15,7 +15,8 @@ export function useMeat(cook: LiveCook | null): {
   const so = cook === null ? null : soFar(cook.state, now);
   const query = useQuery({
     queryKey: ['as-cooked', cook?.record.id, now, so?.steps.map(({ minutes }) => Math.round(minutes * 10)).join()],
-    queryFn: async () => (cook === null || so === null ? null : reckoner('beside').asCooked(cook.record.plan, so)),
+    queryFn: async () =>
+      cook === null || so === null ? null : forecastWorker('beside').asCooked(cook.record.plan, so),
     enabled: so !== null,
     staleTime: Infinity,
     gcTime: 30_000,

@@ -1,10 +1,10 @@
-import { GRADES, isCheck, soFar, underPressure, type More } from '@hervir/core';
+import { GRADES, isCheck, soFar, underPressure, type AdditionalMinutes } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import type { LiveCook } from './use-cook';
 
 /** How much longer, for what the fork found; null while it is not known, or nothing more is wanted. */
-export function useMore(cook: LiveCook | null): More | null {
+export function useMore(cook: LiveCook | null): AdditionalMinutes | null {
   const grade = cook?.state.found ?? null;
   const short = cook !== null && grade !== null && GRADES.indexOf(grade) < GRADES.indexOf(cook.record.guide.wanted);
   const asks = short && cook.state.now !== null && isCheck(cook.state.now.step);
@@ -16,7 +16,11 @@ export function useMore(cook: LiveCook | null): More | null {
     queryFn: async () =>
       grade === null || cook === null
         ? null
-        : reckoner('beside').stillTough(cook.record.plan, so ?? Math.round(underPressure(cook.state, cook.now)), grade),
+        : forecastWorker('beside').additionalMinutes(
+            cook.record.plan,
+            so ?? Math.round(underPressure(cook.state, cook.now)),
+            grade,
+          ),
     enabled: asks,
     staleTime: Infinity,
   });

@@ -10,7 +10,7 @@ import { Trouble } from '../shared/trouble';
 import { useKitchen } from '../shared/use-kitchen';
 import { useUnits } from '../shared/use-units';
 import { CookerForm } from './cooker-form';
-import { LearntList } from './learnt-list';
+import { LearntList } from './calibration-list';
 import { WaterTest } from './water-test';
 import { rich, t } from '../language/t';
 import { whyOf } from '../shared/why-of';

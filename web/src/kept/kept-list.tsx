@@ -8,9 +8,9 @@ import { DinnerTime } from '../shared/dinner-time';
 import { useUndo } from '../shared/use-undo';
 import { useUnits } from '../shared/use-units';
 import { inWords, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import { useDayAlarms } from '../tonight/use-day-alarms';
-import type { Answer } from '../workers/reckoning';
+import type { Answer } from '../workers/forecast-api';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { orNull, t, textOf } from '../language/t';
@@ -152,7 +152,7 @@ function KeptTasks({
 }): ReactNode {
   const found = useQuery({
     queryKey: ['kept-tasks', kept],
-    queryFn: async (): Promise<Answer<AheadTask[]>> => reckoner('beside').keptTasks(kept),
+    queryFn: async (): Promise<Answer<AheadTask[]>> => forecastWorker('beside').keptTasks(kept),
     staleTime: Infinity,
     gcTime: 60_000,
     placeholderData: (before) => before,

@@ -1,6 +1,6 @@
 import { GRADES } from '@hervir/core';
 import { driftWords, ON_TIME } from '../cook/drift-words';
-import { learntWords } from '../shared/learnt-words';
+import { learntWords } from '../shared/calibration-words';
 import { cameOut, cutName, lateWords, RESULT_WORDS } from './words';
 import { textOf } from '../language/t';
 

@@ -3,7 +3,7 @@ import type { Forecast, Plan } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
 import { request } from '../api/client';
 import { keys } from '../api/queries';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import { useTaught } from '../workers/use-taught';
 
 /** A kept plan, whole, and what comes of it. */
@@ -27,7 +27,7 @@ export function useReckoned(plans: readonly BraiseSummary[]): readonly (Reckoned
       enabled: ready,
       queryFn: async (): Promise<Reckoned | null> => {
         const { plan } = await request<BraiseRecord>('GET', `/braises/${id}`);
-        const reckoned = await reckoner('beside').forecast(plan);
+        const reckoned = await forecastWorker('beside').forecast(plan);
         return reckoned.ok ? { plan, clock: reckoned.value.clock, ahead: reckoned.value.ahead } : null;
       },
       staleTime: Infinity,

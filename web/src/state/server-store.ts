@@ -27,7 +27,7 @@ export const useServer = create<ServerState>()(() => ({
 }));
 
 /** The server answered. */
-export function heard(): void {
+export function serverAnswered(): void {
   if (useServer.getState().away) useServer.setState({ away: false, shownSince: null });
 }
 
@@ -36,7 +36,7 @@ export function heard(): void {
  *
  * @param keptSince ms since 1970 of the answer that stands in; left out where none does
  */
-export function unheard(keptSince?: number): void {
+export function serverSilent(keptSince?: number): void {
   const { shownSince } = useServer.getState();
   const oldest = keptSince === undefined ? shownSince : Math.min(keptSince, shownSince ?? keptSince);
   useServer.setState({ away: true, shownSince: oldest });

@@ -5,7 +5,7 @@ import { Drawer, Segmented } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Trouble } from '../shared/trouble';
 import { FORM_NAMES } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import { MinutesOverWeight } from './minutes-over-weight';
 import { t, textOf } from '../language/t';
 
@@ -23,7 +23,7 @@ export function CutPicture({ cutId, given, open, onClose }: Props): ReactNode {
   const form = wanted !== null && cut.forms.includes(wanted) ? wanted : (cut.forms[0] ?? 'whole');
   const cells = useQuery({
     queryKey: ['times', 'over-weight', cutId, form, given],
-    queryFn: () => reckoner('beside').timesOverWeight(cutId, form, given),
+    queryFn: () => forecastWorker('beside').timesOverWeight(cutId, form, given),
     enabled: open,
     staleTime: Infinity,
   });

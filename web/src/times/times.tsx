@@ -18,7 +18,7 @@ import { Trouble } from '../shared/trouble';
 import { useKitchen } from '../shared/use-kitchen';
 import { useUnits } from '../shared/use-units';
 import { ANIMALS, FORM_NAMES, inSentence } from '../shared/words';
-import { reckoner } from '../workers/reckoner';
+import { forecastWorker } from '../workers/forecast-worker';
 import { CutPicture } from './cut-picture';
 import { clsx } from 'clsx';
 import styles from './times.module.css';
@@ -83,7 +83,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
   const rows = useQueries({
     queries: cuts.map((cut) => ({
       queryKey: ['times', cut.id, given],
-      queryFn: () => reckoner('beside').timesRow(cut.id, given),
+      queryFn: () => forecastWorker('beside').timesRow(cut.id, given),
       staleTime: Infinity,
       gcTime: 10 * 60_000,
     })),

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
 import { keys, useLearnt } from '../api/queries';
-import { learntWords } from '../shared/learnt-words';
+import { learntWords } from '../shared/calibration-words';
 import { GRADE_WORDS, dayOf } from '../shared/words';
 import styles from './lately.module.css';
 import { t, textOf } from '../language/t';

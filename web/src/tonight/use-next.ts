@@ -1,5 +1,5 @@
 import type { BraiseSummary } from '@hervir/contract';
-import { afterBusyPot, cookedAt, together, type AfterBusyPot, type Together } from '@hervir/core';
+import { afterBusyPot, cookedAt, scheduleTogether, type AfterBusyPot, type BraiseToSchedule } from '@hervir/core';
 import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
 import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
@@ -31,7 +31,7 @@ function besideOneAnother(
   waiting: readonly { readonly plan: BraiseSummary; readonly reckoned: Reckoned | null }[],
   busy: ReadonlyMap<string, BusyPot>,
 ): NextPlan[] {
-  const known = waiting.flatMap(({ plan, reckoned }): Together[] =>
+  const known = waiting.flatMap(({ plan, reckoned }): BraiseToSchedule[] =>
     reckoned === null || plan.serveAt === null || cookedAt(reckoned.plan) !== null
       ? []
       : [
@@ -43,7 +43,7 @@ function besideOneAnother(
           },
         ],
   );
-  const beside = new Map(together(known).map((one) => [one.id, one]));
+  const beside = new Map(scheduleTogether(known).map((one) => [one.id, one]));
   return waiting.map(({ plan, reckoned }): NextPlan => {
     const own = beside.get(plan.id);
     if (own === undefined || reckoned === null || plan.serveAt === null) return { plan, begins: null };

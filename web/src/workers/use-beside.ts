@@ -1,8 +1,8 @@
 import type { Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { reckoner } from './reckoner';
-import type { Answer, Reckoner } from './reckoning';
+import { forecastWorker } from './forecast-worker';
+import type { Answer, ForecastApi } from './forecast-api';
 import { useTaught } from './use-taught';
 
 /** Edits settle this long before what lies beside the plan is reckoned again, ms. */
@@ -10,7 +10,7 @@ const SETTLE = 250;
 
 /** What is reckoned of a plan beside its forecast. */
 type BesidePlan = 'alternatives' | 'dinner';
-type Found<K extends BesidePlan> = Extract<ReturnType<Reckoner[K]>, { readonly ok: true }>['value'];
+type Found<K extends BesidePlan> = Extract<ReturnType<ForecastApi[K]>, { readonly ok: true }>['value'];
 
 /**
  * What lies beside a plan, reckoned a moment after the hands have left it; null until it is known or where it cannot be. What
@@ -27,7 +27,7 @@ export function useBeside<K extends BesidePlan>(what: K, plan: Plan | null): Fou
     // What was learnt since changes every figure.
     queryKey: [what, settled, rows],
     queryFn: async (): Promise<Answer<Found<K>> | null> =>
-      settled === null ? null : ((await reckoner('beside')[what](settled)) as Answer<Found<K>>),
+      settled === null ? null : ((await forecastWorker('beside')[what](settled)) as Answer<Found<K>>),
     enabled: settled !== null && ready,
     staleTime: Infinity,
     gcTime: 60_000,

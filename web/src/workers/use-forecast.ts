@@ -1,7 +1,7 @@
 import type { Forecast, Plan } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
-import { reckoner } from './reckoner';
-import type { PlanFault } from './reckoning';
+import { forecastWorker } from './forecast-worker';
+import type { PlanFault } from './forecast-api';
 import { useTaught } from './use-taught';
 import { whyOf } from '../shared/why-of';
 
@@ -44,7 +44,7 @@ export function useForecast(plan: Plan | null): Reckoning {
         const next: { plan: Plan } = waiting.current;
         waiting.current = null;
         try {
-          const reckoned = await reckoner('plan').forecast(next.plan);
+          const reckoned = await forecastWorker('plan').forecast(next.plan);
           if (!alive.current) break;
           setKnown((before) =>
             reckoned.ok

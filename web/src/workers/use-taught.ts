@@ -1,11 +1,11 @@
-import type { LearntRow } from '@hervir/core';
+import type { CalibrationRow } from '@hervir/core';
 import { useEffect } from 'react';
 import { useLearnt } from '../api/queries';
-import { teach } from './reckoner';
+import { teach } from './forecast-worker';
 
 /** What the log has taught, and whether that is known by now. */
 export interface Taught {
-  readonly rows: readonly LearntRow[] | undefined;
+  readonly rows: readonly CalibrationRow[] | undefined;
   /** Figures that change a moment later are worse than figures a moment later. */
   readonly ready: boolean;
 }

@@ -1,7 +1,7 @@
 import type { PressureTimes } from '../../clock/pressure-times';
 import { gradeOf, meanMelted, type Grade } from '../../meat/tenderness';
 import { HELD_HOT_C, type CookingBody } from '../../physics/cooking-body';
-import { toughnessOf } from '../../plan/learnt';
+import { toughnessOf } from '../../plan/calibration';
 import type { Plan } from '../../plan/plan';
 import type { Controls, Pot } from '../../pot/pot-model';
 import { atFull, heatOff, heatUp, letDown, runOn, stepFor } from '../../pot/pressure-run';

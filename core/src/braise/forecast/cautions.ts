@@ -1,7 +1,7 @@
 import { say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../../plan/meats';
-import { cutById } from '../../larder/cuts';
-import { liquidById } from '../../larder/liquids';
+import { cutById } from '../../catalog/cuts';
+import { liquidById } from '../../catalog/liquids';
 import type { Plan } from '../../plan/plan';
 import type { BurnLevel } from '../../pot/base-temperature';
 import { CAUTION_WORDS, type CautionCode } from '../../words/caution-words';

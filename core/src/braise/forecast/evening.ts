@@ -10,7 +10,7 @@ import type { Drinkers } from '../../pot/drinkers';
 import type { Pot } from '../../pot/pot-model';
 import { backToBoil, trySecondRun, type Refill } from '../../pot/later-stage';
 import { PLANT_J_PER_KG_K } from '../../pot/loading';
-import { rideAlong, type Stretch } from '../../pot/pressure-run';
+import { advanceAlongside, type Stretch } from '../../pot/pressure-run';
 import { stageVegetables, type Stage, type Staging } from '../../stations/stages';
 import type { Chance } from './chance';
 import type { CurvePoint } from './curve';
@@ -289,7 +289,7 @@ function closing(resolved: Plan, main: First, found: Staging): Evening {
   const eaten = (body: CookingBody): CookingBody => {
     if (kept === null) return body;
     const warmed = body.clone();
-    rideAlong(warmed, kept.history);
+    advanceAlongside(warmed, kept.history);
     return warmed;
   };
   const laterMinutes = after.curve.at(-1)?.minute ?? 0;

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { CUTS, type Form } from '../../larder/cuts';
+import { CUTS, type Form } from '../../catalog/cuts';
 import { TARGET_BAND } from '../../meat/tenderness';
 import { TARGETS, type Meat, type Plan, type Release, type Target } from '../../plan/plan';
 import { PlanError } from '../../plan/plan-error';

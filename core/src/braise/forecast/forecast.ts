@@ -1,7 +1,7 @@
 import { aheadOf } from '../../clock/ahead';
 import { gramsOf } from '../../units/grams';
 import { meatsOf } from '../../plan/meats';
-import { cutById } from '../../larder/cuts';
+import { cutById } from '../../catalog/cuts';
 import { gradeOf, meanMelted } from '../../meat/tenderness';
 import type { Figures } from '../../method/figures';
 import { place } from '../../method/place';
@@ -11,7 +11,7 @@ import type { Method, Work } from '../../method/step';
 import type { CookingBody } from '../../physics/cooking-body';
 import { endsOf } from '../../method/whereabouts';
 import { readyAt } from '../../plan/cook-ahead';
-import { toughnessOf } from '../../plan/learnt';
+import { toughnessOf } from '../../plan/calibration';
 import type { OtherMeat, Plan } from '../../plan/plan';
 import { portionAt, portionsOf, thickenerPortion, type Portion } from '../../plan/portions';
 import { contentsOf } from '../../pot/contents';
@@ -34,7 +34,7 @@ import { shiftIso } from '../../units/time';
 import { finishWords } from '../../words/finish-words';
 import { platingSentence } from '../../words/step-words';
 import { taskLabel } from '../../words/task-words';
-import type { Told } from '../../words/told';
+import type { StepContext } from '../../words/step-context';
 import { cautionsFor } from './cautions';
 import { evening, type Evening } from './evening';
 import { coreUnderFoil, UNDER_FOIL_W_PER_M2K } from './later-stages';
@@ -223,7 +223,7 @@ export function forecast(plan: Plan): Forecast {
   const figures = figuresFor(found, sauce);
   const { portions } = figures;
   const method = place(resolved, figures);
-  const said: Told = {
+  const said: StepContext = {
     plan: resolved,
     portions,
     sizes: new Map(
@@ -352,7 +352,12 @@ export function forecast(plan: Plan): Forecast {
 }
 
 /** What becomes of it until it is eaten, and the clock of that day; null where it is eaten the same day. */
-function nextDayFor({ nextDay, resolved }: Evening, method: Method, said: Told, fatMl: number): NextDayForecast | null {
+function nextDayFor(
+  { nextDay, resolved }: Evening,
+  method: Method,
+  said: StepContext,
+  fatMl: number,
+): NextDayForecast | null {
   if (nextDay === null) return null;
   const { serveAt } = resolved;
   const { totalMinutes, handsOnMinutes, tasks } = backwards(

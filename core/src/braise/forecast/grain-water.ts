@@ -1,4 +1,4 @@
-import { grainById } from '../../larder/grains';
+import { grainById } from '../../catalog/grains';
 import type { Plan, StageId } from '../../plan/plan';
 import type { BaseMoment } from '../../pot/base-temperature';
 import type { Staging } from '../../stations/stages';

@@ -1,5 +1,5 @@
 import { say } from '@hervir/language/message';
-import { cutById } from '../../larder/cuts';
+import { cutById } from '../../catalog/cuts';
 import { pieceOf, type Piece } from '../../meat/piece';
 import { pieceBody, START_C } from '../../meat/piece-body';
 import type { Meat, OtherMeat, Plan } from '../../plan/plan';

@@ -1,5 +1,5 @@
 import { quantity, say } from '@hervir/language/message';
-import { vegetableById } from '../../larder/vegetables';
+import { vegetableById } from '../../catalog/vegetables';
 import { pieceOf } from '../../meat/piece';
 import { pieceBody, START_C, WET_SURFACE } from '../../meat/piece-body';
 import type { CookingBody } from '../../physics/cooking-body';
@@ -36,7 +36,7 @@ export interface DoneStage extends StageRun {
   readonly juiceMl: number;
 }
 
-/** All that goes in cold at a stage, g: vegetables, grain, aromatics and what the larder does not know. */
+/** All that goes in cold at a stage, g: vegetables, grain, aromatics and what the catalog does not know. */
 export function gramsAt(plan: Plan, id: StageId, orAuto: boolean): number {
   const here = [...plan.vegetables, ...plan.grains].filter(({ place }) => place === id || (orAuto && place === 'auto'));
   return (

@@ -10,7 +10,7 @@ import { OVEN_C, WARM_C, warmThrough } from '../../stations/warm-through';
 import { planFor } from '../../testing/fixtures';
 import { seriesTerms } from '../../testing/series';
 import { guideOf } from '../guide/guide';
-import { stillTough } from '../guide/still-tough';
+import { additionalMinutes } from '../guide/additional-minutes';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 
@@ -136,10 +136,10 @@ describe('a braise that is cooked ahead', () => {
     expect(checkShare).toBeLessThan(TARGET_BAND.fork[0]);
     const least = gradeOf(checkShare);
     expect(guideOf(f).wanted).toBe(least);
-    expect(stillTough(plan, f.pressureMinutes, least)).toBeNull();
-    expect(stillTough(plan, f.pressureMinutes, 'chewy')?.minutes).toBeGreaterThan(0);
+    expect(additionalMinutes(plan, f.pressureMinutes, least)).toBeNull();
+    expect(additionalMinutes(plan, f.pressureMinutes, 'chewy')?.minutes).toBeGreaterThan(0);
     // Eaten the same evening, the same fork is sent back.
-    expect(stillTough(CHUNKS, f.pressureMinutes, 'firm')).not.toBeNull();
+    expect(additionalMinutes(CHUNKS, f.pressureMinutes, 'firm')).not.toBeNull();
     expect(meanMelted({ cookValues: Float64Array.of(0), weights: Float64Array.of(1) }, 1)).toBe(0);
   });
 

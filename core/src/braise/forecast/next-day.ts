@@ -8,7 +8,7 @@ import type { Piece } from '../../meat/piece';
 import { pieceBody } from '../../meat/piece-body';
 import type { CookingBody } from '../../physics/cooking-body';
 import type { Pot } from '../../pot/pot-model';
-import { rideAlong, type Stretch } from '../../pot/pressure-run';
+import { advanceAlongside, type Stretch } from '../../pot/pressure-run';
 import { coolStew, iceForBath, type Cooling } from '../../stations/cooling';
 import { BATHS } from '../../stations/leftovers';
 import { KEPT_C, warmThrough, type Warmed } from '../../stations/warm-through';
@@ -163,6 +163,6 @@ function shareAtCheck(plan: Plan, first: FromThePot | undefined, history: readon
   const [low] = TARGET_BAND[plan.target];
   if (first === undefined) return low;
   const eaten = first.body.clone();
-  rideAlong(eaten, history);
+  advanceAlongside(eaten, history);
   return meanMelted(first.body, criticalToughness(eaten, low, 0));
 }

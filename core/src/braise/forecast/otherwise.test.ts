@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import type { Form } from '../../larder/cuts';
+import type { Form } from '../../catalog/cuts';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '../../plan/defaults';
 import { COOKER_SETS } from '../../plan/cooker-sets';
 import { potBuild } from '../../pot/cooker';
@@ -10,7 +10,7 @@ import type { Meat, Plan } from '../../plan/plan';
 import { chartFor, planFor } from '../../testing/fixtures';
 import { forecast } from './forecast';
 import { methodCookValue, methodMinutes, METHODS, withoutPressure, type Method } from './other-methods';
-import { stillTough } from '../guide/still-tough';
+import { additionalMinutes } from '../guide/additional-minutes';
 import { timesOverWeight, timesRow } from './times';
 import { formAlternatives, pressureMinutesLike, releaseAlternatives } from './what-if';
 
@@ -121,16 +121,16 @@ describe('still tough', () => {
   const braise = plan('beef-chuck', 'chunks', 1400);
 
   test('the tougher the fork finds it, the more minutes; met already, none', () => {
-    const chewy = stillTough(braise, 30, 'chewy');
-    const firm = stillTough(braise, 30, 'firm');
+    const chewy = additionalMinutes(braise, 30, 'chewy');
+    const firm = additionalMinutes(braise, 30, 'firm');
     expect(chewy?.minutes).toBeGreaterThan(firm?.minutes ?? 0);
     expect(firm?.minutes).toBeGreaterThan(0);
     expect(chewy?.tougherBy).toBeGreaterThan(0.2);
-    expect(stillTough(braise, 30, 'fork')).toBeNull();
+    expect(additionalMinutes(braise, 30, 'fork')).toBeNull();
   });
 
   test('counts the way up again, which is shorter from a hot pot', () => {
-    const more = stillTough(braise, 30, 'firm');
+    const more = additionalMinutes(braise, 30, 'firm');
     expect(more?.reheatMinutes).toBeGreaterThan(1);
     expect(more?.reheatMinutes).toBeLessThan(forecast(braise).pot.minutesToPressure);
     expect(more?.text).toContain('to come up');

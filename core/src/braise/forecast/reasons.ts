@@ -1,6 +1,6 @@
 import { SAFE_C } from '../../physics/cooking-body';
 import { TARGET_BAND } from '../../meat/tenderness';
-import { toughnessOf } from '../../plan/learnt';
+import { toughnessOf } from '../../plan/calibration';
 import { isHotKind } from '../../plan/stage-settings';
 import { cookRate } from '../../physics/cook-value';
 import { kitchenAirKPa, workingTemperatureC } from '../../pot/cooker';

@@ -1,7 +1,7 @@
 import * as psychro from 'psychrolib';
 import { newPlan } from '../../plan/defaults';
 import type { Plan } from '../../plan/plan';
-import { cutById, MEAT_COMPOSITION } from '../../larder/cuts';
+import { cutById, MEAT_COMPOSITION } from '../../catalog/cuts';
 import { foodProperties } from '../../physics/food-properties';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';

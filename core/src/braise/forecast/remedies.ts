@@ -1,5 +1,5 @@
 import type { Text } from '@hervir/language/message';
-import { liquidById } from '../../larder/liquids';
+import { liquidById } from '../../catalog/liquids';
 import type { Plan } from '../../plan/plan';
 import { wettingMl, type BurnCause, type BurnCauseId, type BurnVerdict } from '../../pot/base-temperature';
 import { baseAreaM2 } from '../../pot/cooker';

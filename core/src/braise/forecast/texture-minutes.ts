@@ -1,7 +1,7 @@
 import type { CookingBody } from '../../physics/cooking-body';
 import type { PortionId } from '../../plan/portions';
 import type { Stretch } from '../../pot/pressure-run';
-import { grainCookValue, grainWindow, ride, textureWindow, vegetableRider } from '../../stations/doneness';
+import { grainCookValue, grainWindow, advanceThrough, textureWindow, vegetableRider } from '../../stations/doneness';
 import type { Place, Stage, StagedItem } from '../../stations/stages';
 import type { Forecast } from './forecast-document';
 
@@ -88,10 +88,10 @@ function* valuesOf(item: StagedItem, { before, holdC, after }: Around): Generato
     const [first, last] = [grainCookValue(before), grainCookValue(after)];
     for (let minutes = 0; ; minutes += 1) yield first + minutes * grainCookValue([minute(holdC)]) + last;
   }
-  const body: CookingBody = ride(vegetableRider(item.vegetable, item.sizeCm), before);
+  const body: CookingBody = advanceThrough(vegetableRider(item.vegetable, item.sizeCm), before);
   for (;;) {
-    yield ride(body.clone(), after).meanCookValue();
-    ride(body, [minute(holdC)]);
+    yield advanceThrough(body.clone(), after).meanCookValue();
+    advanceThrough(body, [minute(holdC)]);
   }
 }
 

@@ -1,4 +1,4 @@
-import { cutById, type Form } from '../../larder/cuts';
+import { cutById, type Form } from '../../catalog/cuts';
 import { cubeCm } from '../../meat/piece';
 import { newPlan } from '../../plan/defaults';
 import { type Cooker, type Kitchen, type Plan, type Target } from '../../plan/plan';
@@ -74,7 +74,7 @@ function cellAt(cutId: string, form: Form, grams: number, given: TimesFor): Time
 /**
  * A row of the wall chart: the minutes of one cut, by size, for slices, fork and pulls, in this kitchen.
  *
- * @param cutId of the larder
+ * @param cutId of the catalog
  * @param given pot, kitchen, release and how sure
  * @returns small, usual and large whole pieces where weight makes them thicker, then each way of cutting
  * @example timesRow('lamb-shank', chartFor).length // 1
@@ -96,7 +96,7 @@ const WEIGHTS: readonly number[] = [0.3, 0.5, 0.75, 1, 1.35, 1.7, 2.1];
 /**
  * The minutes of one cut in one form over its weight: a row of the chart as a picture.
  *
- * @param cutId of the larder
+ * @param cutId of the catalog
  * @param form one that this cut comes in
  * @param given pot, kitchen, release and how sure
  * @returns cells by rising weight, g, from a third to twice the usual

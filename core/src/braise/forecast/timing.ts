@@ -13,12 +13,12 @@ import type { CookingBody } from '../../physics/cooking-body';
 import { cookRate } from '../../physics/cook-value';
 import { monotoneCurve, type MonotoneCurve } from '../../physics/monotone';
 import { normalCdf, NORMAL_THREE } from '../../physics/normal';
-import { spreadOf, toughnessOf } from '../../plan/learnt';
+import { spreadOf, toughnessOf } from '../../plan/calibration';
 import type { Plan } from '../../plan/plan';
 import { LIMITS } from '../../plan/limits';
 import { PlanError } from '../../plan/plan-error';
 import type { Pot } from '../../pot/pot-model';
-import { heatUp, letDown, rideAlong, runOn, type Stretch } from '../../pot/pressure-run';
+import { heatUp, letDown, advanceAlongside, runOn, type Stretch } from '../../pot/pressure-run';
 import type { Chance } from './chance';
 
 /** The odds of a plan for every length of its pressure run at once. */
@@ -104,7 +104,7 @@ export function timing(
     const release: Stretch[] = [];
     letDown(down, plan.release, plan.cooker, (stretch) => release.push(stretch));
     const [meat] = down.bodies;
-    if (meat) rideAlong(meat, after);
+    if (meat) advanceAlongside(meat, after);
     release.push(...after);
     releases.push(release);
     middle.push(down.bodies[0] as CookingBody);
@@ -133,11 +133,11 @@ export function timing(
   function along(node: number): CookField[] {
     const thickness = Math.exp(THICKNESS_CV * node);
     const rider = pieceBody(plan.meat, piece, startC, { stretch: thickness, modes: RIDER_MODES });
-    rideAlong(rider, heating);
+    advanceAlongside(rider, heating);
     return knots.map((_, i) => {
-      rideAlong(rider, holds[i] as Stretch[]);
+      advanceAlongside(rider, holds[i] as Stretch[]);
       const down = rider.clone();
-      rideAlong(down, releases[i] as Stretch[]);
+      advanceAlongside(down, releases[i] as Stretch[]);
       return down;
     });
   }
@@ -197,7 +197,7 @@ export function chanceThrough(plan: Plan, piece: Piece, history: readonly Stretc
   NORMAL_THREE.nodes.forEach((node, i) => {
     const stretch = Math.exp(THICKNESS_CV * node);
     const body = pieceBody(plan.meat, piece, START_C[plan.meat.startsFrom], { stretch });
-    rideAlong(body, history);
+    advanceAlongside(body, history);
     const over = (share: number): number =>
       normalCdf(Math.log(Math.max(criticalToughness(body, share, 0), 1e-9) / toughness) / sigma);
     met += (NORMAL_THREE.weights[i] as number) * over(low);

@@ -1,5 +1,5 @@
 import type { Text } from '@hervir/language/message';
-import { cutById, type Form } from '../../larder/cuts';
+import { cutById, type Form } from '../../catalog/cuts';
 import type { Plan, ReleaseMethod } from '../../plan/plan';
 import { textureWord } from '../../stations/doneness';
 import type { CurvePoint } from './curve';

@@ -8,7 +8,7 @@ import { planFor, secondRun } from '../../testing/fixtures';
 import { catchUp } from './catch-up';
 import { forecast } from '../forecast/forecast';
 import { guideOf } from './guide';
-import { mends } from '../forecast/mends';
+import { timeSavers } from '../forecast/time-savers';
 import { english, speakIn } from '../../testing/said-in-english';
 
 const stovetop = { ...DEFAULT_COOKER, kind: 'stovetop' as const, timerStarts: 'pin' as const, watts: 2200 };
@@ -132,7 +132,7 @@ describe('winning time back', () => {
 
 test('what makes the evening shorter: every change does win what it says', () => {
   const base = forecast(planFor('beef-chuck', 'whole', 1360));
-  const ways = mends(base);
+  const ways = timeSavers(base);
   expect(ways.length).toBeGreaterThanOrEqual(3);
   for (const { minutes, change, text } of ways) {
     const other = forecast({ ...base.plan, ...change });

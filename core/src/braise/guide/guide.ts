@@ -7,8 +7,8 @@ import type { Forecast } from '../forecast/forecast-document';
 import { mainBlocks, type Block, type Step } from '../../method/step';
 import { spareSentence, stepWords, type StepWords } from '../../words/step-words';
 import { trackWords } from '../../words/task-words';
-import { toldOf } from './told-of';
-import type { Told } from '../../words/told';
+import { stepContextOf } from './step-context-of';
+import type { StepContext } from '../../words/step-context';
 
 /** Minutes for a burnt base: let down, lift out, scrape, back in. Common practice. */
 const CLEARING_MINUTES = 8;
@@ -31,7 +31,7 @@ function sameTrack(a: Block, b: Block): boolean {
   return JSON.stringify(a.track) === JSON.stringify(b.track);
 }
 
-function tracksOf(f: Forecast, told: Told, part: GuidePart): GuideTrack[] {
+function tracksOf(f: Forecast, context: StepContext, part: GuidePart): GuideTrack[] {
   const { blocks, clock } = partOf(f, part);
   const beside = clock.tasks.flatMap(({ id, startMinute }) => {
     const block = blocks.find((one) => one.id === id);
@@ -40,12 +40,12 @@ function tracksOf(f: Forecast, told: Told, part: GuidePart): GuideTrack[] {
   const firsts = beside.filter(({ block }, i) => beside.findIndex((one) => sameTrack(one.block, block)) === i);
   return firsts.map(({ block: first }) => ({
     id: first.id,
-    name: trackWords(told, first).name,
+    name: trackWords(context, first).name,
     steps: beside
       .filter(({ block }) => sameTrack(block, first))
       .map(({ block, startMinute }) => ({
         id: block.id,
-        title: trackWords(told, block).title,
+        title: trackWords(context, block).title,
         minutes: block.minutes,
         handsOn: block.handsOn,
         moves: block.steps.flatMap(({ moves }) => moves),
@@ -62,9 +62,9 @@ function withSpareSaid(words: StepWords, spare: number): StepWords {
 }
 
 /** A step that comes in while the cook is under way. */
-function comesIn(told: Told, step: Step, own: Partial<StepWords> = {}): GuideStep {
+function comesIn(context: StepContext, step: Step, own: Partial<StepWords> = {}): GuideStep {
   return {
-    ...stepWords(told, step, null),
+    ...stepWords(context, step, null),
     ...own,
     id: step.id,
     task: '',
@@ -76,32 +76,32 @@ function comesIn(told: Told, step: Step, own: Partial<StepWords> = {}): GuideSte
   };
 }
 
-function againSteps(f: Forecast, told: Told): AgainSteps {
-  const { cooker } = told.plan;
+function againSteps(f: Forecast, context: StepContext): AgainSteps {
+  const { cooker } = context.plan;
   const stovetop = cooker.kind === 'stovetop';
   const until = cooker.timerStarts === 'pin' ? 'pin' : 'count';
   const run = 1;
   const step = (id: string, moves: Step['moves'], minutes: number): Step => ({ id, moves, minutes, hands: true });
   const all = f.portions.filter(({ kind }) => kind === 'meat').map(({ id }) => id);
   return {
-    clear: comesIn(told, step('clear', [{ kind: 'clear' }], CLEARING_MINUTES)),
-    lock: comesIn(told, step('lock', [{ kind: 'lock-and-start', run, minutes: 0 }], LOCK_MINUTES), {
+    clear: comesIn(context, step('clear', [{ kind: 'clear' }], CLEARING_MINUTES)),
+    lock: comesIn(context, step('lock', [{ kind: 'lock-and-start', run, minutes: 0 }], LOCK_MINUTES), {
       section: 'load',
       title: say('guide.wipe-the-rim-seat-the', { stovetop }),
       button: say('guide.locked-and-begun'),
       done: 'lidLocked',
     }),
-    pin: comesIn(told, step('pin', [{ kind: 'come-up', run, until }], 0), {
+    pin: comesIn(context, step('pin', [{ kind: 'come-up', run, until }], 0), {
       title: until === 'pin' ? say('step.it-comes-up-again-until') : say('step.it-comes-up-again-until-the'),
       detail: '',
     }),
-    pressure: comesIn(told, step('pressure', [{ kind: 'hold', run }], 0)),
-    vent: comesIn(told, step('vent', [{ kind: 'vent', run }], 0.25)),
-    pinDown: comesIn(told, step('pin-down', [{ kind: 'pin-falls', run }], 1.75)),
-    open: comesIn(told, step('open', [{ kind: 'open', run }], 0.5)),
-    powerBack: comesIn(told, step('power-back', [{ kind: 'without-power' }], POWER_CUT_MINUTES)),
-    seeTo: comesIn(told, step('see-to', [{ kind: 'see-to' }], SEE_TO_MINUTES)),
-    check: comesIn(told, step('check', [{ kind: 'try', portions: all, run }], 1.5)),
+    pressure: comesIn(context, step('pressure', [{ kind: 'hold', run }], 0)),
+    vent: comesIn(context, step('vent', [{ kind: 'vent', run }], 0.25)),
+    pinDown: comesIn(context, step('pin-down', [{ kind: 'pin-falls', run }], 1.75)),
+    open: comesIn(context, step('open', [{ kind: 'open', run }], 0.5)),
+    powerBack: comesIn(context, step('power-back', [{ kind: 'without-power' }], POWER_CUT_MINUTES)),
+    seeTo: comesIn(context, step('see-to', [{ kind: 'see-to' }], SEE_TO_MINUTES)),
+    check: comesIn(context, step('check', [{ kind: 'try', portions: all, run }], 1.5)),
   };
 }
 
@@ -116,14 +116,14 @@ function againSteps(f: Forecast, told: Told): AgainSteps {
  * @example guideOf(forecast(plan)).steps.at(-1)?.done // 'served'
  */
 export function guideOf(f: Forecast, part: GuidePart = 'evening'): Guide {
-  const told = toldOf(f);
+  const context = stepContextOf(f);
   const { blocks, clock } = partOf(f, part);
-  const { cooker, target } = told.plan;
+  const { cooker, target } = context.plan;
   const startOf = new Map(clock.tasks.map(({ id, startMinute }) => [id, startMinute]));
   const order = [...blocks].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
   let end = 0;
   // Of the first wait after the opening that the spare stands at.
-  let spare = part === 'day' ? 0 : spareOf(told.plan, clock.tasks);
+  let spare = part === 'day' ? 0 : spareOf(context.plan, clock.tasks);
   let opened = false;
   const steps = mainBlocks({ blocks: order }).flatMap((block) => {
     const startMinute = startOf.get(block.id) ?? 0;
@@ -134,7 +134,7 @@ export function guideOf(f: Forecast, part: GuidePart = 'evening'): Guide {
     spare -= toSpare;
     opened ||= block.work.kind === 'open';
     return block.steps.map((step, i): GuideStep => ({
-      ...withSpareSaid(stepWords(told, step, block), i === 0 ? toSpare : 0),
+      ...withSpareSaid(stepWords(context, step, block), i === 0 ? toSpare : 0),
       id: step.id,
       task: block.id,
       moves: step.moves,
@@ -151,8 +151,8 @@ export function guideOf(f: Forecast, part: GuidePart = 'evening'): Guide {
     version: 2,
     ...(part === 'day' ? { part } : {}),
     steps,
-    tracks: tracksOf(f, told, part),
-    again: againSteps(f, told),
+    tracks: tracksOf(f, context, part),
+    again: againSteps(f, context),
     heatingMinutes: cooker.timerStarts === 'pin' ? f.pot.minutesToPin : f.pot.minutesToPressure,
     totalMinutes: clock.totalMinutes,
     eatAt: clock.eatAt,

@@ -1,5 +1,5 @@
 import { spareOf, withSpare } from '../../clock/spare';
-import { spreadAfter, VARIES } from '../../larder/what-varies';
+import { spreadAfter, VARIES } from '../../catalog/what-varies';
 import { normalCdf, normalQuantile } from '../../physics/normal';
 import { newPlan } from '../../plan/defaults';
 import type { Plan } from '../../plan/plan';

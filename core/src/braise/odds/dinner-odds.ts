@@ -1,13 +1,13 @@
-import { LATE_TOGETHER, VARIES, WAITS } from '../../larder/what-varies';
+import { LATE_TOGETHER, VARIES, WAITS } from '../../catalog/what-varies';
 import { GRADES, gradeOf, leastGrade, type Grade } from '../../meat/tenderness';
 import type { Work } from '../../method/step';
 import { normalCdf } from '../../physics/normal';
 import type { Plan } from '../../plan/plan';
-import { spreadOf } from '../../plan/learnt';
+import { spreadOf } from '../../plan/calibration';
 import { isHotKind, withStage } from '../../plan/stage-settings';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/forecast-document';
-import { stillTough, TRYING_MINUTES } from '../guide/still-tough';
+import { additionalMinutes, TRYING_MINUTES } from '../guide/additional-minutes';
 import { draws, type Draw } from './draws';
 import { laidOut, play, type Playable } from './play';
 
@@ -138,7 +138,7 @@ function toughRun(base: Forecast): { readonly chance: number; readonly minutes: 
   const { chance } = base.tenderness;
   const least = base.nextDay === null ? leastGrade(base.plan.target) : gradeOf(base.nextDay.checkShare);
   const below = GRADES[Math.max(0, GRADES.indexOf(least) - 1)] as Grade;
-  const more = stillTough(base.plan, base.pressureMinutes, below);
+  const more = additionalMinutes(base.plan, base.pressureMinutes, below);
   return {
     chance: chance.short,
     minutes: more === null ? 0 : TRYING_MINUTES + more.minutes + more.reheatMinutes + more.releaseMinutes,
@@ -203,7 +203,7 @@ export function surrogateOf(base: Forecast): Surrogate {
           hands === 'lid'
             ? even(WAITS.lid, own)
             : hands === 'plate'
-              ? even(WAITS.plate, own)
+              ? even(WAITS.aspectRatio, own)
               : hands === 'board'
                 ? minutes * Math.exp(boardCv * late(draw[DRAWN.board] as number))
                 : hands === 'sear'

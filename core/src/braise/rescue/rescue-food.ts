@@ -1,6 +1,6 @@
 import { joined, lowered, quantity, say } from '@hervir/language/message';
 import { starchFor } from '../../stations/sauce';
-import { thickenerById } from '../../larder/thickeners';
+import { thickenerById } from '../../catalog/thickeners';
 import type { RescueFrom, RescueText } from './rescue-from';
 
 /** Not there yet. */

@@ -1,7 +1,7 @@
 import type { Text } from '@hervir/language/message';
 import type { AsCooked } from '../forecast/as-cooked';
 import type { Forecast } from '../forecast/forecast-document';
-import type { More } from '../guide/still-tough';
+import type { AdditionalMinutes } from '../guide/additional-minutes';
 
 /** The figures of the cook that is running. */
 export interface AtThePot {
@@ -14,7 +14,7 @@ export interface AtThePot {
   /** Since the lid went on, minutes; null while it has not. */
   readonly sinceLid: number | null;
   /** What the check found, and how much longer for it; null where it is not known or there already. */
-  readonly more: More | null;
+  readonly more: AdditionalMinutes | null;
 }
 
 /** What one page needs to know. */

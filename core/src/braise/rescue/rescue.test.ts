@@ -5,7 +5,7 @@ import { asCooked } from '../forecast/as-cooked';
 import { forecast } from '../forecast/forecast';
 import { RESCUE_TOPICS, rescueFor } from './rescue';
 import type { AtThePot } from './rescue-from';
-import { stillTough } from '../guide/still-tough';
+import { additionalMinutes } from '../guide/additional-minutes';
 import { english } from '../../testing/said-in-english';
 
 const chuck = (more: Partial<Plan> = {}): Plan => planFor('beef-chuck', 'chunks', 1360, more);
@@ -70,7 +70,7 @@ describe('rescue', () => {
     });
 
     test('still tough says how much longer, from what the fork found', () => {
-      const more = stillTough(plan, f.pressureMinutes, 'firm');
+      const more = additionalMinutes(plan, f.pressureMinutes, 'firm');
       const page = rescueFor('still-tough', f, { ...cookAt(60), more });
       expect(page.steps.join(' ')).toContain(`${more?.minutes ?? -1} min more under pressure`);
     });

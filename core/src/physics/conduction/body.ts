@@ -177,20 +177,20 @@ export class ConductionBody implements HeatBody {
   }
 
   /**
-   * How the mean would change over a step: `still` if the surroundings stayed at `surroundingsC`, and `perKelvin` more for
+   * How the mean would change over a step: `steady` if the surroundings stayed at `surroundingsC`, and `perKelvin` more for
    * every K/s they rise. The pot needs this to solve its own temperature and the pieces' together, without lag.
    */
-  meanResponse(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
+  meanResponse(seconds: number, surroundingsC: number): { steady: number; perRamp: number } {
     const decay = this.decayOver(seconds);
-    let still = 0;
-    let perSlope = seconds;
+    let steady = 0;
+    let perRamp = seconds;
     for (let m = 0; m < decay.length; m += 1) {
       const weight = this.meanWeights[m] as number;
       const lost = 1 - (decay[m] as number);
-      still += weight * (surroundingsC - (this.modes[m] as number)) * lost;
-      perSlope -= weight * lost * (this.invRates[m] as number);
+      steady += weight * (surroundingsC - (this.modes[m] as number)) * lost;
+      perRamp -= weight * lost * (this.invRates[m] as number);
     }
-    return { still, perSlope };
+    return { steady, perRamp };
   }
 
   /**

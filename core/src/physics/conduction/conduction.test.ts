@@ -170,9 +170,9 @@ describe('stepping', () => {
   test('what the mean response foretells is what the step does', () => {
     const b = body();
     const before = b.meanC();
-    const { still, perSlope } = b.meanResponse(60, 40);
+    const { steady, perRamp } = b.meanResponse(60, 40);
     b.advance(60, 40, 46);
-    expect(b.meanC() - before).toBeCloseTo(still + perSlope * 0.1, 9);
+    expect(b.meanC() - before).toBeCloseTo(steady + perRamp * 0.1, 9);
   });
 
   test('heat through the faces adds up to what the field gained within 0.5 %', () => {

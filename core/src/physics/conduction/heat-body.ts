@@ -10,7 +10,7 @@ export interface HeatBody {
   /** Temperatures at the nodes, °C. */
   field(out: Float64Array): Float64Array;
   /** How {@link heatK} would change over a step in still surroundings, and how much more for every K/s they rise. */
-  meanResponse(seconds: number, surroundingsC: number): { still: number; perSlope: number };
+  meanResponse(seconds: number, surroundingsC: number): { steady: number; perRamp: number };
   /** Rate at which heat crosses the surface, from the temperatures at the faces, K/s of {@link heatK}. */
   surfaceRate(surroundingsC: number): number;
   /** Steps it while its surroundings go in a straight line. */

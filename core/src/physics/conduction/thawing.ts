@@ -204,8 +204,8 @@ export class ThawingBrick implements HeatBody {
     return this.fluxes(surroundingsC);
   }
 
-  meanResponse(seconds: number, surroundingsC: number): { still: number; perSlope: number } {
-    return { still: this.fluxes(surroundingsC) * seconds, perSlope: (this.perKelvin * seconds * seconds) / 2 };
+  meanResponse(seconds: number, surroundingsC: number): { steady: number; perRamp: number } {
+    return { steady: this.fluxes(surroundingsC) * seconds, perRamp: (this.perKelvin * seconds * seconds) / 2 };
   }
 
   advance(seconds: number, fromC: number, toC: number): void {

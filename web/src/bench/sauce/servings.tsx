@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../../shared/field';
-import { reckoner } from '../../workers/reckoner';
-import type { Answer } from '../../workers/reckoning';
+import { forecastWorker } from '../../workers/forecast-worker';
+import type { Answer } from '../../workers/forecast-api';
 import type { StationProps } from '../station';
 import { t, textOf } from '../../language/t';
 
@@ -13,7 +13,7 @@ export function Servings({ plan, edit }: Pick<StationProps, 'plan' | 'edit'>): R
   const [wanted, setWanted] = useState(plan.servings);
   const scaled = useQuery({
     queryKey: ['rescale', plan, wanted],
-    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => reckoner('beside').rescale(plan, wanted),
+    queryFn: async (): Promise<Answer<Omit<Rescaled, 'forecast'>>> => forecastWorker('beside').rescale(plan, wanted),
     enabled: wanted !== plan.servings,
     staleTime: Infinity,
     gcTime: 0,

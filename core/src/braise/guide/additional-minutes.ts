@@ -12,7 +12,7 @@ import {
 import type { CookingBody } from '../../physics/cooking-body';
 import { monotoneCurve } from '../../physics/monotone';
 import { normalCdf } from '../../physics/normal';
-import { spreadOf, toughnessOf } from '../../plan/learnt';
+import { spreadOf, toughnessOf } from '../../plan/calibration';
 import type { Plan } from '../../plan/plan';
 import type { Pot } from '../../pot/pot-model';
 import { heatUp, letDown, QUICK, runOn, STANDING_OPEN, stepFor } from '../../pot/pressure-run';
@@ -24,7 +24,7 @@ import { potSoFar } from '../forecast/pot-so-far';
 import { tooWeak } from '../forecast/timing';
 
 /** What to do with meat that is not there yet; 0 minutes where coming up again and letting down is enough. */
-export interface More extends MoreFact {
+export interface AdditionalMinutes extends MoreFact {
   readonly text: Text;
 }
 
@@ -92,9 +92,9 @@ function wantedAtCheck(plan: Plan): number {
  * @param found the grade at the check
  * @returns further minutes with a quick release; null where the target is met already
  * @throws PlanError when the heater cannot bring the pot to pressure
- * @example stillTough(plan, 60, 'pulls') // null
+ * @example additionalMinutes(plan, 60, 'pulls') // null
  */
-export function stillTough(plan: Plan, done: number | SoFar, found: Grade): More | null {
+export function additionalMinutes(plan: Plan, done: number | SoFar, found: Grade): AdditionalMinutes | null {
   const wanted = wantedAtCheck(plan);
   if (GRADE_FROM[found] >= (plan.cookAhead === undefined ? wanted : GRADE_FROM[gradeOf(wanted)])) return null;
   const pot = typeof done === 'number' ? planned(plan, done) : potSoFar(plan, done).pot;

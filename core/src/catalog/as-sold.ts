@@ -3,7 +3,7 @@ import { say, type Text } from '@hervir/language/message';
 export const SOLD_BY = ['piece', 'bunch', 'tin', 'head', 'bulb', 'stalk', 'weight'] as const;
 export type SoldBy = (typeof SOLD_BY)[number];
 
-/** Something of the larder as it lies in a shop. */
+/** Something of the catalog as it lies in a shop. */
 export interface AsSold {
   /** One name for what is bought once, however it is cut: diced carrot and carrots are carrots. */
   readonly name: Text;
@@ -78,7 +78,7 @@ const BY_ID: ReadonlyMap<string, AsSold> = new Map(
 /**
  * How a vegetable, an aromatic or what comes in tins lies in a shop; null for what is weighed as it is used.
  *
- * @param id of the larder
+ * @param id of the catalog
  * @example asSold('carrot').plural // 'carrots'
  */
 export const asSold = (id: string): AsSold | null => BY_ID.get(id) ?? null;

@@ -46,7 +46,7 @@ export const heaterSpread = (kind: 'electric' | 'stovetop'): Spread =>
 /** Hands come to the lid so many minutes after the pin has fallen, and to the plates so long before all sit: even between. */
 export const WAITS = {
   lid: { from: 1, to: 4 },
-  plate: { from: 2, to: 6 },
+  aspectRatio: { from: 2, to: 6 },
   /** A vegetable lies so long in its pot until it is lifted out. */
   lift: { from: 1, to: 5 },
   /** Grain that is eaten from the pot stands in it so long after the last lid. */

@@ -7,15 +7,15 @@ import {
   forecast,
   formAlternatives,
   keptTasks,
-  mends,
+  timeSavers,
   PlanError,
   pressureMinutesLike,
   releaseAlternatives,
   rescale,
-  stillTough,
+  additionalMinutes,
   timesOverWeight,
   timesRow,
-  withLearnt,
+  withCalibration,
   type AheadTask,
   type Alternative,
   type AsCooked,
@@ -28,10 +28,10 @@ import {
   type Grade,
   type Guide,
   type Kept,
-  type LearntRow,
-  type Mend,
+  type CalibrationRow,
+  type TimeSaver,
   type Method,
-  type More,
+  type AdditionalMinutes,
   type Plan,
   type SoFar,
   type Rescaled,
@@ -69,14 +69,14 @@ function answer<T>(reckon: () => T): Answer<T> {
   }
 }
 
-let rows: readonly LearntRow[] = [];
+let rows: readonly CalibrationRow[] = [];
 
 /** A plan with what the log has taught; one that was begun, or rehearsed, keeps what was known then. */
-const taught = (plan: Plan): Plan => (plan.learnt === undefined ? withLearnt(plan, { rows }) : plan);
+const taught = (plan: Plan): Plan => (plan.learnt === undefined ? withCalibration(plan, { rows }) : plan);
 
 /** What is reckoned beside the page: in a worker in the browser, in place in a test. */
-export const reckoning = {
-  teach: (learnt: readonly LearntRow[]): void => {
+export const forecastApi = {
+  teach: (learnt: readonly CalibrationRow[]): void => {
     rows = learnt;
   },
   forecast: (plan: Plan): Answer<Forecast> => answer(() => forecast(taught(plan))),
@@ -99,15 +99,15 @@ export const reckoning = {
       const { plan: next, changes } = rescale(forecast(taught(plan)), servings);
       return { plan: { ...next, learnt: plan.learnt }, changes };
     }),
-  stillTough: (plan: Plan, done: number | SoFar, found: Grade): Answer<More | null> =>
-    answer(() => stillTough(taught(plan), done, found)),
+  additionalMinutes: (plan: Plan, done: number | SoFar, found: Grade): Answer<AdditionalMinutes | null> =>
+    answer(() => additionalMinutes(taught(plan), done, found)),
   asCooked: (plan: Plan, so: SoFar): Answer<AsCooked> => answer(() => asCooked(taught(plan), so)),
   catchUp: (plan: Plan, state: CookState, nowMs: number): Answer<CatchUp[]> =>
     answer(() => catchUp(forecast(taught(plan)), state, nowMs)),
-  mends: (plan: Plan): Answer<Mend[]> => answer(() => mends(forecast(taught(plan)))),
+  timeSavers: (plan: Plan): Answer<TimeSaver[]> => answer(() => timeSavers(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
   timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),
   timesOverWeight: (cut: string, form: Form, given: TimesFor): TimesCell[] => timesOverWeight(cut, form, given),
 };
 
-export type Reckoner = typeof reckoning;
+export type ForecastApi = typeof forecastApi;

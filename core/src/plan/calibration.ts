@@ -1,12 +1,12 @@
-import { cutById } from '../larder/cuts';
-import { heaterSpread, spreadAfter, VARIES, type Spread } from '../larder/what-varies';
+import { cutById } from '../catalog/cuts';
+import { heaterSpread, spreadAfter, VARIES, type Spread } from '../catalog/what-varies';
 import type { LearntFactors, Plan } from './plan';
 
 /**
  * How tough the plan's meat is taken to be: the table's figure for its cut, times what this kitchen's cooks have taught.
  *
  * @param plan its cut, and what was learnt
- * @throws RangeError for a cut that is not in the larder
+ * @throws RangeError for a cut that is not in the catalog
  * @example toughnessOf(planFor('beef-chuck', 'chunks', 1000)) // 1
  */
 export function toughnessOf({ meat, learnt }: Pick<Plan, 'meat' | 'learnt'>): number {

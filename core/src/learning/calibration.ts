@@ -1,9 +1,9 @@
 import type { LearntFactors, Learned, Plan } from '../plan/plan';
-import { listedSpread } from '../plan/learnt';
+import { listedSpread } from '../plan/calibration';
 import { spreadLearnt, type FactorKind, type Scatter } from './posterior';
 
 /** Something learnt, under the name it is kept by. */
-export interface LearntRow {
+export interface CalibrationRow {
   readonly kind: FactorKind;
   /** The cooker's name, the cut's id; empty for the cook's own speed at the board. */
   readonly of: string;
@@ -17,8 +17,8 @@ export interface LearntRow {
 }
 
 /** What everything in a kitchen has taught. */
-export interface Learnt {
-  readonly rows: readonly LearntRow[];
+export interface Calibration {
+  readonly rows: readonly CalibrationRow[];
 }
 
 /** What a factor belongs to in a plan. */
@@ -45,9 +45,9 @@ const thousandths = (value: number): number => Math.round(value * 1000) / 1000;
  * @param plan by the tables
  * @param learnt everything learnt
  * @returns the same plan where nothing was
- * @example withLearnt(plan, { rows: [] }).learnt // undefined
+ * @example withCalibration(plan, { rows: [] }).learnt // undefined
  */
-export function withLearnt(plan: Plan, { rows }: Learnt): Plan {
+export function withCalibration(plan: Plan, { rows }: Calibration): Plan {
   const factors: LearntFactors = {};
   for (const { kind, of, factor, cooks, scatter, off, short, past } of rows) {
     if (off || of !== subjectOf(kind, plan) || cooks === 0) continue;

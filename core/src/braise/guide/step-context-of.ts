@@ -1,12 +1,14 @@
 import type { Forecast } from '../forecast/forecast-document';
-import type { Told } from '../../words/told';
+import type { StepContext } from '../../words/step-context';
 
 /**
  * What sentences about a forecast's moves are made of.
  *
  * @param f a forecast
  */
-export function toldOf(f: Pick<Forecast, 'plan' | 'placed' | 'portions' | 'stages' | 'finish' | 'cautions'>): Told {
+export function stepContextOf(
+  f: Pick<Forecast, 'plan' | 'placed' | 'portions' | 'stages' | 'finish' | 'cautions'>,
+): StepContext {
   return {
     plan: { ...f.plan, ...f.placed },
     portions: f.portions,

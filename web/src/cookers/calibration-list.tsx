@@ -4,7 +4,7 @@ import { App, Button, Popconfirm, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
-import { learntWords } from '../shared/learnt-words';
+import { learntWords } from '../shared/calibration-words';
 import { rich, t } from '../language/t';
 import { whyOf } from '../shared/why-of';
 

@@ -70,7 +70,7 @@ export const AROMATICS: readonly AromaticKind[] = ROWS.map(([id, name, group, wo
   note,
 }));
 
-/** What is taken for something the larder does not know: a vegetable like an onion. */
+/** What is taken for something the catalog does not know: a vegetable like an onion. */
 const UNKNOWN: Omit<AromaticKind, 'name' | 'id'> = {
   group: 'base',
   words: [],

@@ -1,13 +1,13 @@
 import type { Text } from '@hervir/language/message';
-import { cutById } from '../../larder/cuts';
+import { cutById } from '../../catalog/cuts';
 import type { Plan } from '../../plan/plan';
-import { isSmallerForm, mendText, type MendFact } from '../../words/mend-words';
+import { isSmallerForm, timeSaverText, type TimeSaverFact } from '../../words/time-saver-words';
 import { forecast } from './forecast';
 import type { Forecast } from './forecast-document';
 import { laterBy } from './later-by';
 
 /** A change of the plan that brings dinner nearer, with what it costs. */
-export type Mend = MendFact & {
+export type TimeSaver = TimeSaverFact & {
   /** How much sooner, minutes. */
   readonly minutes: number;
   readonly change: Partial<Plan>;
@@ -19,7 +19,7 @@ const WORTH = 2;
 
 interface Way {
   readonly change: Partial<Plan>;
-  readonly fact: (other: Forecast) => MendFact;
+  readonly fact: (other: Forecast) => TimeSaverFact;
 }
 
 function waysOf(base: Forecast): Way[] {
@@ -67,13 +67,13 @@ function waysOf(base: Forecast): Way[] {
  * @returns nothing where nothing wins two minutes
  * @throws PlanError as the forecast does
  */
-export function mends(base: Forecast): Mend[] {
+export function timeSavers(base: Forecast): TimeSaver[] {
   return waysOf(base)
-    .map(({ change, fact }): Mend => {
+    .map(({ change, fact }): TimeSaver => {
       const other = forecast({ ...base.plan, ...change });
       const minutes = -laterBy(base, other);
       const found = fact(other);
-      return { ...found, minutes, change, text: mendText(found, minutes) };
+      return { ...found, minutes, change, text: timeSaverText(found, minutes) };
     })
     .filter(({ minutes }) => minutes >= WORTH)
     .sort((a, b) => b.minutes - a.minutes);

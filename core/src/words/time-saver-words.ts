@@ -1,9 +1,9 @@
 import { say, type Text } from '@hervir/language/message';
-import type { Form } from '../larder/cuts';
+import type { Form } from '../catalog/cuts';
 import { inTen } from './odds-words';
 
 /** Something that brings dinner nearer: a code, and what it costs. */
-export type MendFact =
+export type TimeSaverFact =
   | { readonly code: 'sear-quickly' | 'cut-later'; readonly values: Readonly<Record<string, never>> }
   | { readonly code: 'valve-at-once'; readonly values: { readonly minutes: number } }
   | { readonly code: 'take-a-chance'; readonly values: { readonly chance: number; readonly insteadOf: number } }
@@ -21,7 +21,7 @@ export type SmallerForm = keyof typeof FORM_WORDS;
 
 export const isSmallerForm = (form: Form): form is SmallerForm => form in FORM_WORDS;
 
-function says(fact: MendFact): Text {
+function says(fact: TimeSaverFact): Text {
   switch (fact.code) {
     case 'sear-quickly':
       return say('mend.sear-quickly-two-sides-less');
@@ -40,5 +40,5 @@ function says(fact: MendFact): Text {
 }
 
 /** A change that wins so many minutes, in words. */
-export const mendText = (fact: MendFact, sooner: number): Text =>
+export const timeSaverText = (fact: TimeSaverFact, sooner: number): Text =>
   say('mend.min-sooner', { says: says(fact), sooner: Math.round(sooner) });

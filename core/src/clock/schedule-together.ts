@@ -4,7 +4,7 @@ import { HELD_HOT_C } from '../physics/cooking-body';
 import { backwards, type ScheduledTask } from './schedule';
 
 /** One braise of an evening. */
-export interface Together {
+export interface BraiseToSchedule {
   readonly id: string;
   readonly name: string;
   /** Which pot it is cooked in: two in one pot follow one another. */
@@ -17,7 +17,7 @@ export interface Together {
 }
 
 /** Where one braise comes to lie beside the others. */
-export interface Beside {
+export interface ScheduledBraise {
   readonly id: string;
   readonly name: string;
   readonly startAt: string;
@@ -47,8 +47,8 @@ export const firstInPot = <T extends Pick<ScheduledTask<string>, 'resource' | 's
 ): T | undefined => inPot(tasks)[0];
 
 /** The braise that has the same pot before this one: what is eaten first is cooked first, else as they are listed. */
-function before(braises: readonly Together[], index: number): Together | undefined {
-  const one = braises[index] as Together;
+function before(braises: readonly BraiseToSchedule[], index: number): BraiseToSchedule | undefined {
+  const one = braises[index] as BraiseToSchedule;
   const same = braises
     .map((braise, i) => ({ braise, i }))
     .filter(({ braise }) => braise.pot === one.pot)
@@ -62,9 +62,9 @@ function before(braises: readonly Together[], index: number): Together | undefin
  * @param braises with their own clocks, each with a time to eat
  * @returns each braise's start, and what stands in its way; in order of their starts
  * @throws RangeError when a time to eat is no time
- * @example together([]).length // 0
+ * @example scheduleTogether([]).length // 0
  */
-export function together(braises: readonly Together[]): Beside[] {
+export function scheduleTogether(braises: readonly BraiseToSchedule[]): ScheduledBraise[] {
   if (braises.length === 0) return [];
   const lastMeal = Math.max(...braises.map(({ clock }) => Date.parse(clock.eatAt)));
   const tasks = braises.flatMap(({ id, pot, clock }, index) => {
@@ -86,7 +86,7 @@ export function together(braises: readonly Together[]): Beside[] {
   });
   const { tasks: placed, totalMinutes } = backwards(tasks);
   return braises
-    .map(({ id, name, pot, clock }): Beside => {
+    .map(({ id, name, pot, clock }): ScheduledBraise => {
       const mine = placed.filter(({ braise }) => braise === id);
       const start = Math.min(...mine.map(({ startMinute }) => startMinute));
       const leftPot = Math.max(...inPot(mine).map(endOf));

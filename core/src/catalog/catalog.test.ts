@@ -23,7 +23,7 @@ function openData(): Map<string, { water: number; protein: number; fat: number }
   );
 }
 
-describe('the larder', () => {
+describe('the catalog', () => {
   test('has all four animals, each id once, each form a cut may have', () => {
     expect(new Set(CUTS.map((cut) => cut.species))).toEqual(new Set(SPECIES));
     for (const shelf of [CUTS, VEGETABLES, GRAINS, LIQUIDS])

@@ -1,13 +1,13 @@
 import { listing, quantity, say, type Text } from '@hervir/language/message';
 import { meatsOf } from '../plan/meats';
-import { vegetableById } from '../larder/vegetables';
-import { cutById, cutTitle } from '../larder/cuts';
+import { vegetableById } from '../catalog/vegetables';
+import { cutById, cutTitle } from '../catalog/cuts';
 import type { Meat, Plan } from '../plan/plan';
 import type { Portion, PortionId } from '../plan/portions';
 import type { SauceFigures } from '../stations/sauce';
 
 /** All that a sentence about a move may need: the plan as it is placed, its portions, and the cook's units. */
-export interface Told {
+export interface StepContext {
   readonly plan: Plan;
   readonly portions: readonly Portion[];
   /** Smallest dimension that a vegetable is cut to, cm. */
@@ -18,13 +18,13 @@ export interface Told {
 }
 
 /** The portions of a move, in its order. */
-export function portionsOfMove({ portions }: Told, ids: readonly PortionId[]): Portion[] {
+export function portionsOfMove({ portions }: StepContext, ids: readonly PortionId[]): Portion[] {
   return ids.flatMap((id) => portions.find((portion) => portion.id === id) ?? []);
 }
 
 /** "turnip, freekeh and the bay": names in the middle of a sentence. */
-export const named = (told: Told, ids: readonly PortionId[]): Text =>
-  listing(portionsOfMove(told, ids).map(({ name }) => name));
+export const named = (context: StepContext, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(context, ids).map(({ name }) => name));
 
 /** "40 g of tomato paste", "400 ml of stock or broth". */
 export function measured({ name, grams, ml }: Portion): Text {
@@ -32,12 +32,12 @@ export function measured({ name, grams, ml }: Portion): Text {
   return grams === null ? name : say('told.of-2', { grams: quantity('mass', grams), name });
 }
 
-export const measuredList = (told: Told, ids: readonly PortionId[]): Text =>
-  listing(portionsOfMove(told, ids).map(measured));
+export const measuredList = (context: StepContext, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(context, ids).map(measured));
 
 /** A vegetable with how it is cut, where its name does not say so already. */
-export function cutTo(told: Told, portion: Portion): Text {
-  const { plan, sizes } = told;
+export function cutTo(context: StepContext, portion: Portion): Text {
+  const { plan, sizes } = context;
   const size = sizes.get(portion.id);
   if (portion.kind !== 'vegetable' || size === undefined || size <= 0) return portion.name;
   const { asNamed } = vegetableById(portion.food ?? '');
@@ -46,40 +46,40 @@ export function cutTo(told: Told, portion: Portion): Text {
   return own === undefined ? portion.name : say('told.thick', { name: portion.name, own: quantity('length', own) });
 }
 
-export const cutList = (told: Told, ids: readonly PortionId[]): Text =>
-  listing(portionsOfMove(told, ids).map((portion) => cutTo(told, portion)));
+export const cutList = (context: StepContext, ids: readonly PortionId[]): Text =>
+  listing(portionsOfMove(context, ids).map((portion) => cutTo(context, portion)));
 
 /** The cut of a meat portion. */
-export function meatOf({ plan }: Told, { index }: Pick<Portion, 'index'>): Meat {
+export function meatOf({ plan }: StepContext, { index }: Pick<Portion, 'index'>): Meat {
   return meatsOf(plan)[index] ?? plan.meat;
 }
 
-/** What a cut is called: the cook's own name, or the larder's. */
-export const cutName = (told: Told, id: PortionId): Text => {
-  const [portion] = portionsOfMove(told, [id]);
+/** What a cut is called: the cook's own name, or the catalog's. */
+export const cutName = (context: StepContext, id: PortionId): Text => {
+  const [portion] = portionsOfMove(context, [id]);
   if (!portion) return say('told.meat');
-  const meat = meatOf(told, portion);
+  const meat = meatOf(context, portion);
   return meat.name ?? cutTitle(cutById(meat.cut));
 };
 
 /** "the cheeks", once: a cook's own name may bring its article. */
-export const theCut = (told: Told, id: PortionId): Text => {
-  const name = cutName(told, id);
+export const theCut = (context: StepContext, id: PortionId): Text => {
+  const name = cutName(context, id);
   return typeof name === 'string' && /^the /i.test(name) ? name : say('told.the', { name });
 };
 
 /** "it" where there is one cut, "the shoulder" where there are several. */
-export const itOrCut = (told: Told, id: PortionId): Text =>
-  told.plan.otherMeats.length === 0 ? say('told.it') : theCut(told, id);
+export const itOrCut = (context: StepContext, id: PortionId): Text =>
+  context.plan.otherMeats.length === 0 ? say('told.it') : theCut(context, id);
 
 /** "meat" where there is one cut, its names where there are several. */
-export function meatWords(told: Told, ids: readonly PortionId[]): Text {
-  return told.plan.otherMeats.length === 0 ? say('told.meat') : listing(ids.map((id) => cutName(told, id)));
+export function meatWords(context: StepContext, ids: readonly PortionId[]): Text {
+  return context.plan.otherMeats.length === 0 ? say('told.meat') : listing(ids.map((id) => cutName(context, id)));
 }
 
 /** "the meat", or the cuts by their names. */
-export function theMeat(told: Told, ids: readonly PortionId[]): Text {
-  return told.plan.otherMeats.length === 0 ? say('told.the-meat') : listing(ids.map((id) => theCut(told, id)));
+export function theMeat(context: StepContext, ids: readonly PortionId[]): Text {
+  return context.plan.otherMeats.length === 0 ? say('told.the-meat') : listing(ids.map((id) => theCut(context, id)));
 }
 
 /** Where the sauce has not been solved. */

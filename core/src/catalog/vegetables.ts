@@ -6,7 +6,7 @@ export interface Vegetable {
   /** Smallest dimension of the piece the boiling time is for, cm. */
   readonly usualCm: number;
   /** The other two dimensions over the smallest. */
-  readonly plate: number;
+  readonly aspectRatio: number;
   /** Ordinary boiling time at 100 °C, minutes: just tender, and as soft as is still good. */
   readonly boilMinutes: readonly [number, number];
   /** May ride on top from the start of a run under 25 minutes. */
@@ -21,7 +21,7 @@ export interface Vegetable {
 type Row = readonly [string, Text, number, number, number, number, boolean, number, Text];
 
 /**
- * Common practice of the trade, no published source. Columns: id, name, usual cm, plate, boiling minutes low and high,
+ * Common practice of the trade, no published source. Columns: id, name, usual cm, aspectRatio, boiling minutes low and high,
  * sturdy, juice share, note.
  */
 // prettier-ignore
@@ -82,11 +82,11 @@ const AS_NAMED: ReadonlySet<string> = new Set([
 ]);
 
 export const VEGETABLES: readonly Vegetable[] = ROWS.map(
-  ([id, name, usualCm, plate, low, high, sturdy, juiceShare, note]) => ({
+  ([id, name, usualCm, aspectRatio, low, high, sturdy, juiceShare, note]) => ({
     id,
     name,
     usualCm,
-    plate,
+    aspectRatio,
     boilMinutes: [low, high],
     sturdy,
     juiceShare,

@@ -1,7 +1,7 @@
 import { newPlan } from '../../plan/defaults';
-import { cutById } from '../../larder/cuts';
+import { cutById } from '../../catalog/cuts';
 import { forecast } from '../forecast/forecast';
-import { stillTough } from './still-tough';
+import { additionalMinutes } from './additional-minutes';
 
 /**
  * How much longer, against a sheet of paper: a piece so thin that it is as hot as the liquid almost at once, so that the
@@ -29,7 +29,7 @@ describe('still tough, by hand', () => {
       release: { method: 'quick' as const, naturalMinutes: 0 },
       meat: { ...made.meat, thicknessCm: 1 },
     };
-    const more = stillTough(plan, done, found);
+    const more = additionalMinutes(plan, done, found);
     const f = forecast(plan);
     if (!more) throw new Error('it is not there yet');
     const toughness = cutById(cut).toughness * (1 + more.tougherBy);

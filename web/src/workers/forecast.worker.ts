@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { forecastApi } from './forecast-api';
+
+expose(forecastApi);

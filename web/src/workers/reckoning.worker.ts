@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { reckoning } from './reckoning';
-
-expose(reckoning);
