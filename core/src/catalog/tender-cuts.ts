@@ -35,13 +35,13 @@ export const TENDER_CUTS: readonly TenderCut[] = [
     species: 'pork',
     name: say('tender-cuts.tenderloin'),
     words: ['tenderloin', 'fillet'],
-    instead: say('tender-cuts.fry-it-or-roast-it', { c63: quantity('temperature', 63) }),
+    instead: say('tender-cuts.fry-it-or-roast-it', { safe: quantity('temperature', 63) }),
   },
   {
     species: 'pork',
     name: say('tender-cuts.loin'),
     words: ['loin', 'loin chop', 'chop', 'chops'],
-    instead: say('tender-cuts.roast-it-to-63-c', { c63: quantity('temperature', 63) }),
+    instead: say('tender-cuts.roast-it-to-63-c', { safe: quantity('temperature', 63) }),
   },
   {
     species: 'lamb',

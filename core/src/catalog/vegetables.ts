@@ -41,7 +41,7 @@ const ROWS: readonly Row[] = [
   ['leek', say('vegetables.leek'), 2.5, 1.2, 8, 11, false, 0.2, ''],
   ['fennel', say('vegetables.fennel-wedges'), 2.5, 2, 12, 15, true, 0.15, ''],
   ['celery', say('vegetables.celery'), 1.2, 2, 8, 10, false, 0.15, ''],
-  ['cabbage', say('vegetables.cabbage-quarters'), 3, 2, 12, 15, false, 0.2, say('vegetables.leaves-open-up-treated-as', { cm3: quantity('length', 3) })],
+  ['cabbage', say('vegetables.cabbage-quarters'), 3, 2, 12, 15, false, 0.2, say('vegetables.leaves-open-up-treated-as', { size: quantity('length', 3) })],
   ['savoy', say('vegetables.savoy-or-kale'), 1, 4, 6, 8, false, 0.2, ''],
   ['green-bean', say('vegetables.green-beans'), 0.8, 6, 5, 7, false, 0.05, say('vegetables.after-pressure-for-colour')],
   ['pea', say('vegetables.peas'), 0.8, 1, 2, 3, false, 0.02, say('vegetables.off-the-heat')],

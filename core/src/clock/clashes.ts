@@ -60,8 +60,8 @@ export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
       text: say('clashes.is-over-min-before-can', {
         label: before.label,
         slackMinutes: Math.round(task.slackMinutes),
-        label2: task.label,
-        label3: inTheWay.label,
+        next: task.label,
+        between: inTheWay.label,
       }),
     });
   }

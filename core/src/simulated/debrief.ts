@@ -108,8 +108,8 @@ function tenderness(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
       text:
         run.pressureMinutes > run.f.pressureMinutes + 0.9
           ? say('debrief.end-it-on-its-minute', {
-              pressureMinutes: Math.round(run.pressureMinutes),
-              pressureMinutes2: run.f.pressureMinutes,
+              had: Math.round(run.pressureMinutes),
+              planned: run.f.pressureMinutes,
             })
           : say('debrief.open-the-valve-when-its'),
     });
@@ -288,7 +288,7 @@ function time(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
         text: say('debrief.took-not-be-there-when', {
           sectionWords: SECTION_WORDS[worst.section],
           duration: quantity('duration', worst.actual),
-          duration2: quantity('duration', worst.planned),
+          planned: quantity('duration', worst.planned),
         }),
       });
     }

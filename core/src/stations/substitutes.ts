@@ -96,8 +96,8 @@ export const FRESH_OVER_DRIED = 3;
 export function herbSwap(ingredient: string, grams: number): Text | null {
   const { id } = aromaticKind(ingredient);
   const some = (value: number): Text => quantity('mass', Math.max(1, value));
-  if (id === 'dried-herbs') return say('substitutes.or-fresh', { some: some(grams * FRESH_OVER_DRIED) });
+  if (id === 'dried-herbs') return say('substitutes.or-fresh', { amount: some(grams * FRESH_OVER_DRIED) });
   return ['thyme', 'rosemary', 'sage'].includes(id)
-    ? say('substitutes.or-dried', { some: some(grams / FRESH_OVER_DRIED) })
+    ? say('substitutes.or-dried', { amount: some(grams / FRESH_OVER_DRIED) })
     : null;
 }

@@ -1,5 +1,5 @@
 import { capital, quantity, say, type Text } from '@hervir/language/message';
-import { SALT_WORDS } from './hours';
+import { saltedFor } from './hours';
 import type { PortionId } from '../plan/portions';
 import type { Move } from '../method/moves';
 import { cutList, cutName, itOrCut, named, portionsOfMove, theCut, type StepContext } from './step-context';
@@ -16,12 +16,12 @@ export function boardSentence(context: StepContext, move: Move): Text | null {
   switch (move.kind) {
     case 'salt-ahead':
       return say('board.salt-words-salt-uncovered-in', {
-        SALT_WORDS: SALT_WORDS(move.minutes),
+        when: saltedFor(move.minutes),
         theCut: theCut(context, move.portion),
       });
     case 'marinate':
       return say('board.salt-words-into-its-marinade', {
-        SALT_WORDS: SALT_WORDS(move.hours * 60),
+        when: saltedFor(move.hours * 60),
         cutName: cutName(context, move.portion),
       });
     case 'thaw':

@@ -13,10 +13,10 @@ export const CAUTION_WORDS = {
   'boils-dry': say('caution.the-liquid-runs-out-under'),
   'grain-dry': say('caution.grain-pulses-or-noodles-have'),
   'raw-waits': say('caution.raw-meat-is-not-left', {
-    c5: quantity('temperature', 5),
-    c32: quantity('temperature', 32),
+    cold: quantity('temperature', 5),
+    hot: quantity('temperature', 32),
   }),
-  'raw-middle': say('caution.the-middle-of-the-meat', { c63: quantity('temperature', 63) }),
+  'raw-middle': say('caution.the-middle-of-the-meat', { safe: quantity('temperature', 63) }),
   'burn-likely': say('caution.the-base-is-likely-to'),
   blender: say('caution.hot-liquid-in-a-closed'),
   'chilli-fumes': say('caution.toasted-chillies-give-off-fumes'),
@@ -24,13 +24,13 @@ export const CAUTION_WORDS = {
   'kidney-bean': say('caution.kidney-beans-are-poisonous-raw'),
   'lid-steam': say('caution.hands-and-face-away-from'),
   'quick-foams': say('caution.a-full-starchy-or-foaming'),
-  'keep-warm': say('caution.keep-warm-is-switched-off', { c60: quantity('temperature', 60) }),
-  'stopped-cook': say('caution.if-the-cook-is-stopped', { c63: quantity('temperature', 63) }),
+  'keep-warm': say('caution.keep-warm-is-switched-off', { heldHot: quantity('temperature', 60) }),
+  'stopped-cook': say('caution.if-the-cook-is-stopped', { safe: quantity('temperature', 63) }),
   'bone-splinters': say('caution.look-for-splinters-of-bone'),
   'alcohol-stays': say('caution.wine-and-beer-do-not'),
   'cools-slowly': say('caution.so-deep-it-cools-too'),
-  'warm-through': say('caution.to-74-c-in-the', { c74: quantity('temperature', 74) }),
-  cooling: say('caution.what-is-left-goes-into', { c74: quantity('temperature', 74) }),
+  'warm-through': say('caution.to-74-c-in-the', { reheated: quantity('temperature', 74) }),
+  cooling: say('caution.what-is-left-goes-into', { reheated: quantity('temperature', 74) }),
 } as const satisfies Readonly<Record<string, Message>>;
 
 /** Every caution there is. */

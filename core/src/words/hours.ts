@@ -7,5 +7,5 @@ export const inHours = (h: number): Text =>
   h >= 48 ? say('hours.days', { h: Math.round(h / 2.4) / 10 }) : hours(h < 10 ? h : Math.round(h));
 
 /** How long before: "12 h before the sear"; the day before where nobody says. */
-export const SALT_WORDS = (minutes: number | null): Text =>
+export const saltedFor = (minutes: number | null): Text =>
   minutes === null ? say('hours.the-day-before') : say('hours.before-the-sear', { hours: hours(minutes / 60) });

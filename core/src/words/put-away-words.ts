@@ -25,7 +25,7 @@ export function keptWords(move: KeptMove): Line {
     case 'put-away':
       return {
         title: say('put-away.slice-the-meat-3-cm', {
-          cm3: quantity('length', 3),
+          thick: quantity('length', 3),
           cutFirst: move.cutFirst,
           depthCm: quantity('length', move.depthCm),
         }),
@@ -45,10 +45,10 @@ export function keptWords(move: KeptMove): Line {
         title: say('put-away.into-the-fridge-uncovered-until'),
         detail: say('put-away.from-it-is-at-after', {
           cold: cold(COOLS.fromC),
-          cold2: cold(COOLS.firstC),
+          cool: cold(COOLS.firstC),
           duration: quantity('duration', move.minutesTo21),
-          cold3: cold(COOLS.allC),
-          duration2: quantity('duration', move.minutesTo5),
+          chilled: cold(COOLS.allC),
+          untilChilled: quantity('duration', move.minutesTo5),
         }),
         button: say('put-away.in-the-fridge'),
       };

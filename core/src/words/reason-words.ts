@@ -279,10 +279,10 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere): Text {
     case 'by-altitude': {
       const { altitudeM, rule, less } = fact.values;
       return say('reason.at-the-pot-works-cooler', {
-        altitudeM: quantity('altitude', altitudeM),
+        kitchen: quantity('altitude', altitudeM),
         less: Math.round(less * 100),
-        altitude: quantity('altitude', 304.8),
-        altitude2: quantity('altitude', 609.6),
+        step: quantity('altitude', 304.8),
+        from: quantity('altitude', 609.6),
         rule: Math.round(rule * 100),
       });
     }
@@ -315,9 +315,9 @@ export function reasonText(fact: ReasonFact, said: SaidElsewhere): Text {
     case 'odds': {
       const { short, at, past, mean, core } = fact.values;
       return say('reason.not-tender-enough-as-wanted', {
-        odds: inTen(short),
-        odds2: inTen(at),
-        odds3: inTen(past),
+        short: inTen(short),
+        asWanted: inTen(at),
+        past: inTen(past),
         mean: Math.round(mean * 100),
         core: Math.round(core * 100),
       });

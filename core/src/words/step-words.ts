@@ -276,7 +276,7 @@ function draftOf(place: Place, move: Move): Draft {
     case 'boil':
       return {
         section: 'simmer',
-        title: say('step.bring-it-back-to-the', { some: place.moves.some((one) => one.kind === 'heat-off') }),
+        title: say('step.bring-it-back-to-the', { heatOff: place.moves.some((one) => one.kind === 'heat-off') }),
         button: say('step.it-boils'),
         done: 'stepDone',
         ...waits('turn'),

@@ -41,7 +41,7 @@ function fillLabel(context: StepContext, moves: readonly Move[], open: boolean):
   const names = [...(vegetables.length > 0 ? [say('task.vegetables')] : []), ...others.map(({ name }) => name)];
   if (names.length > 0)
     said.push(
-      say('task.in', { value: names.length > 3 ? say('task.things', { namesCount: names.length }) : listing(names) }),
+      say('task.in', { value: names.length > 3 ? say('task.things', { count: names.length }) : listing(names) }),
     );
   if (moves.some(({ kind }) => kind === 'pour')) said.push(say('task.liquid-in'));
   if (!open) said.push(say('task.lid-on'));

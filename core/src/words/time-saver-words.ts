@@ -32,7 +32,7 @@ function says(fact: TimeSaverFact): Text {
     case 'take-a-chance':
       return say('mend.take-a-chance-that-it', {
         odds: inTen(fact.values.chance),
-        odds2: inTen(fact.values.insteadOf),
+        insteadOf: inTen(fact.values.insteadOf),
       });
     case 'cut-smaller':
       return say('mend.min-under-pressure', { formWords: FORM_WORDS[fact.values.form], minutes: fact.values.minutes });

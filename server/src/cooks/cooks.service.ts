@@ -239,7 +239,7 @@ export class CooksService {
       return {
         path: 'at',
         problem: say('cooks.service.has-not-come-yet', { at: event.at }),
-        allowed: say('cooks.service.up-to', { toISOString: new Date(latest).toISOString() }),
+        allowed: say('cooks.service.up-to', { latest: new Date(latest).toISOString() }),
       };
     }
     if (at < begun - AHEAD_MS || (at > begun + LONGEST_COOK_MS && !AFTERWARDS.has(event.kind))) {

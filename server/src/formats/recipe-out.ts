@@ -119,14 +119,15 @@ const escaped = (text: string): string => text.replace(/([\\`*_{}[\]<>#|!])/g, '
 /** Cooked ahead it is in the fridge then, and eaten another day. */
 function begins({ clock, nextDay }: Forecast, words: Words): string {
   const at = (iso: string | null): Text => (iso === null ? '' : timeOfDay(iso));
-  if (nextDay === null) return words.t('recipe-out.begin-to-eat-at', { at: at(clock.startAt), at2: at(clock.eatAt) });
+  if (nextDay === null)
+    return words.t('recipe-out.begin-to-eat-at', { begin: at(clock.startAt), eat: at(clock.eatAt) });
   const day = nextDay.clock;
   return words.t('recipe-out.begin-to-have-it-in', {
-    at: at(clock.startAt),
-    at2: at(clock.eatAt),
+    begin: at(clock.startAt),
+    inFridge: at(clock.eatAt),
     eatAt: day.eatAt === null ? '' : { moment: day.eatAt, as: 'long' },
-    at3: at(day.startAt),
-    at4: at(day.eatAt),
+    beginWarming: at(day.startAt),
+    eat: at(day.eatAt),
   });
 }
 

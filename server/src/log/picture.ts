@@ -17,7 +17,7 @@ export function pictureOf(bytes: Buffer, path: string): { readonly picture: Buff
     return {
       fault: {
         path,
-        problem: say('picture.bytes', { bytesCount: bytes.length }),
+        problem: say('picture.bytes', { count: bytes.length }),
         allowed: say('picture.up-to', { mostPictureBytes: MOST_PICTURE_BYTES }),
       },
     };

@@ -176,7 +176,7 @@ function stagesOf(lines: readonly TakenLine[], method: MethodReading, notes: Tex
       say('plan-from.after-the-first-run-under', {
         duration: quantity('duration', minutes),
         pressure: kind === 'pressure',
-        namesCount: names.length > 0,
+        any: names.length > 0,
         list: joined(names, ', '),
         in: meat === 'in',
       }),

@@ -114,8 +114,8 @@ function countedGuess(
     leftOpen(text),
     optional
       ? say('read-recipe.optional-under-it-is-in', {
-          under: under !== null && /optional/i.test(under),
-          under2: under ?? '',
+          underHeading: under !== null && /optional/i.test(under),
+          heading: under ?? '',
         })
       : null,
   ].filter((guess) => guess !== null);

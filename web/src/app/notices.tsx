@@ -46,8 +46,8 @@ export function Notices(): ReactNode {
       <p className="notice" role="status">
         {rich('app.hervirs-machine-has-trouble-with', {
           span: (words) => <span aria-hidden>{words}</span>,
-          trouble: trouble[0],
-          trouble2: trouble[1],
+          loop: trouble[0],
+          problem: trouble[1],
         })}
       </p>
     );

@@ -41,7 +41,7 @@ export function BenchLine({ forecast, minutes, odds, edit, onEverything }: Props
           <span className="dim">
             {t('bench.in-all-hands-on', {
               duration: printDuration(forecast.clock.totalMinutes),
-              duration2: printDuration(forecast.clock.handsOnMinutes),
+              handsOn: printDuration(forecast.clock.handsOnMinutes),
             })}
           </span>
         )}

@@ -81,7 +81,7 @@ export function ClockPanel({ id, plan, forecast, edit }: Props): ReactNode {
           <p className="dim">
             {t('bench.in-all-your-hands-busy', {
               duration: printDuration(clock.totalMinutes),
-              duration2: printDuration(clock.handsOnMinutes),
+              handsOn: printDuration(clock.handsOnMinutes),
               moved,
             })}
           </p>
@@ -223,10 +223,10 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
         <Verdict tone="watch">
           {t('bench.is-on-the-fire-with', {
             name: upperFirst(inSentence(plan.cooker.name)),
-            name2: busy.name,
+            other: busy.name,
             time: clockAt(busy.freeAt, serveAt),
-            time2: clockTime(after.startAt),
-            time3: clockTime(after.eatAt),
+            begun: clockTime(after.startAt),
+            dinner: clockTime(after.eatAt),
           })}
         </Verdict>
       )}

@@ -117,8 +117,8 @@ function KeptUntil({
       </Field>
       <Verdict tone={cooling.inTime ? 'fits' : 'wrong'}>
         {t('bench.min-in-ice-water-about', {
-          bathMinutes: bathMinutes > 0,
-          bathMinutes2: bathMinutes,
+          inIceWater: bathMinutes > 0,
+          bathMinutes: bathMinutes,
           mass: print('mass', iceKg * 1000),
           temperature: print('temperature', COOLS.fromC),
           temperature2: print('temperature', COOLS.firstC),

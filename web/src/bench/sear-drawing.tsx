@@ -25,7 +25,7 @@ export function SearDrawing({ forecast, edit }: { readonly forecast: Forecast; r
             {sear.faces.length > 1
               ? t('bench.first-face-the-others-each', {
                   minutes: potMinutes(sear.faces[0]),
-                  minutes2: potMinutes(sear.faces[1]),
+                  otherMinutes: potMinutes(sear.faces[1]),
                 })
               : t('bench.stirred-for', { minutes: potMinutes(sear.faces[0]) })}
             {sear.batches > 1 && t('bench.a-minute-between-batches-for')}

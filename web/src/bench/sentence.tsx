@@ -20,7 +20,7 @@ const FEW_LETTERS = 30;
 function few(names: readonly string[]): string {
   const all = listed(names);
   return names.length > 2 || all.length > FEW_LETTERS
-    ? t('bench.text', { namesCount: names.length, namesCountWords: inWords(names.length) })
+    ? t('bench.text', { count: names.length, countWords: inWords(names.length) })
     : all;
 }
 
@@ -129,7 +129,7 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
         {words}
       </Why>
     ),
-    map: later.map((stage) => (
+    laterRuns: later.map((stage) => (
       <Fragment key={stage.place}>
         {stage.kind === 'pressure' && stage.items.length > 0
           ? t('bench.in', { few: few(stage.items.map(({ name }) => lowerFirst(textOf(name)))) })

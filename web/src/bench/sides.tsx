@@ -48,7 +48,7 @@ export function Sides({ plan, edit }: { readonly plan: Plan; readonly edit: Edit
               <div className={styles['side-head']}>
                 <strong>{side.name}</strong>
                 <span className="dim">
-                  {t('bench.one-step-steps-min', { tasksCount: side.tasks.length, minutes: Math.round(minutes) })}
+                  {t('bench.one-step-steps-min', { count: side.tasks.length, minutes: Math.round(minutes) })}
                 </span>
                 <Button size="small" aria-expanded={opened === i} onClick={() => setOpened(opened === i ? null : i)}>
                   {opened === i ? t('bench.done') : t('bench.steps')}

@@ -66,9 +66,7 @@ export function StationWhy({
           {own.length > open && (
             <details className="fold">
               <summary>
-                {open > 0
-                  ? t('bench.more', { ownCount: own.length - open })
-                  : t('bench.why-2', { ownCount: own.length })}
+                {open > 0 ? t('bench.more', { count: own.length - open }) : t('bench.why-2', { count: own.length })}
               </summary>
               <List of={own.slice(open)} />
             </details>
@@ -77,7 +75,7 @@ export function StationWhy({
       )}
       {cautions.length > 0 && (
         <details className="fold">
-          <summary>{t('bench.take-care', { cautionsCount: cautions.length })}</summary>
+          <summary>{t('bench.take-care', { count: cautions.length })}</summary>
           <Cautions of={cautions} />
         </details>
       )}

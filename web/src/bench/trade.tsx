@@ -14,7 +14,7 @@ export const WAYS: Readonly<Record<ReleaseMethod, { label: Message; gives: Messa
 /** What a way gives beside its minutes: its odds, and the textures that another way would not give. */
 function givesOf(way: Alternative, ways: readonly Alternative[]): string {
   const odds = ({ chance }: Alternative): string =>
-    t('bench.the-meat-at-it-past', { odds: inTen(chance.at), odds2: inTen(chance.past) });
+    t('bench.the-meat-at-it-past', { odds: inTen(chance.at), past: inTen(chance.past) });
   const differs = (say: (one: Alternative) => string): boolean => new Set(ways.map(say)).size > 1;
   const textures = way.textures.filter(
     ({ name, met }) =>

@@ -46,7 +46,7 @@ function seared({ sear }: Forecast): string {
   const faces =
     other === undefined
       ? t('card.in-all', { minutes: potMinutes(first) })
-      : t('card.the-first-face-each-other', { minutes: potMinutes(first), minutes2: potMinutes(other) });
+      : t('card.the-first-face-each-other', { minutes: potMinutes(first), otherMinutes: potMinutes(other) });
   return t('card.seared-in', { batches: sear.batches, batchesWords: inWords(sear.batches), faces });
 }
 
@@ -105,7 +105,7 @@ export function Card(): ReactNode {
                   time: clockTime(clock.startAt),
                   strong: (words) => <strong>{words}</strong>,
                   cookAhead: Boolean(plan.cookAhead),
-                  time2: clockTime(clock.eatAt),
+                  ready: clockTime(clock.eatAt),
                   day: dayWord(clock.eatAt, today),
                 }),
               pressureMinutes: forecast.pressureMinutes,
@@ -114,7 +114,7 @@ export function Card(): ReactNode {
               targetWords: TARGET_WORDS[plan.target],
               servings: plan.servings,
               duration: printDuration(clock.totalMinutes),
-              duration2: printDuration(clock.handsOnMinutes),
+              handsOn: printDuration(clock.handsOnMinutes),
             })}
           </p>
         </header>

@@ -48,7 +48,7 @@ export function AfterCard({ cook, actions }: { readonly cook: LiveCook; readonly
             {t('cook.planned', {
               sectionWords: SECTION_WORDS[section],
               duration: printDuration(actual),
-              duration2: printDuration(planned),
+              planned: printDuration(planned),
             })}
           </li>
         ))}

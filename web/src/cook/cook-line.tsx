@@ -36,10 +36,10 @@ export function CookLine({ cook, forecast, meat, so }: Props): ReactNode {
   const words = t('cook.from-to-at-the-pot', {
     time: clockAt(state.startedAt ?? now, record.guide.eatAt),
     short: mealWords(endsInFridge(record.guide)).short,
-    time2: clockAt(state.dinner.at, record.guide.eatAt),
+    until: clockAt(state.dinner.at, record.guide.eatAt),
     meat: Boolean(meat),
     temperature: meat ? print('temperature', meat.liquidC) : '',
-    temperature2: meat ? print('temperature', meat.coreC) : '',
+    coreTemperature: meat ? print('temperature', meat.coreC) : '',
     gradeWords: meat ? GRADE_WORDS[meat.grade] : '',
     wantedWords: WANTED_WORDS[target],
     targetBand: Math.round(TARGET_BAND[target][0] * 100),

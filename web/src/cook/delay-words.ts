@@ -21,7 +21,7 @@ export function delayWords({ cause, minutes }: Delay, { took }: Pick<CookState, 
     ? t('cook.took-not', {
         sectionWords: SECTION_WORDS[part.section],
         duration: printDuration(part.actual),
-        duration2: printDuration(part.planned),
+        planned: printDuration(part.planned),
       })
     : '';
 }

@@ -84,7 +84,7 @@ function HowSure({ cook: { record, state, now } }: { readonly cook: LiveCook }):
   return (
     <p className="dim" aria-label={t('cook.how-sure-dinner-is')}>
       {p90 - p10 > ONE_TIME
-        ? t('cook.eight-of-ten-such-evenings', { time: clockAt(p10, eatAt), time2: clockAt(p90, eatAt) })
+        ? t('cook.eight-of-ten-such-evenings', { time: clockAt(p10, eatAt), latest: clockAt(p90, eatAt) })
         : ''}
       {eatAt !== null &&
         `${textOf(mealWords(endsInFridge(record.guide)).by)} ${clockAt(state.dinner.plannedAt, eatAt)}: ${textOf(inTen(inTime))}. `}

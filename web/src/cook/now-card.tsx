@@ -15,8 +15,8 @@ export function whereInWork({ state }: LiveCook): string {
     ? ''
     : t('cook.part-of', {
         sectionName: sectionName(step.section, step.run),
-        indexOf: parts.indexOf(step.section) + 1,
-        partsCount: parts.length,
+        part: parts.indexOf(step.section) + 1,
+        parts: parts.length,
       });
 }
 

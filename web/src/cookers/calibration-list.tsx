@@ -36,7 +36,7 @@ export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] 
                   low,
                   high,
                   cooks: one.cooks,
-                  cooks2: one.cooks >= ENOUGH,
+                  few: one.cooks >= ENOUGH,
                   tenth: Math.round(TENTH * one.apart * 100),
                 })}
               </small>

@@ -168,7 +168,7 @@ function Card({ cooker, learnt, kitchen, onEdit, onTest, onRemove }: CardProps):
       t('cookers.heater'),
       t('cookers.w-about-reach-the-pot', {
         watts: cooker.watts,
-        watts2: Math.round(cooker.watts * heaterEfficiency(cooker)),
+        reaching: Math.round(cooker.watts * heaterEfficiency(cooker)),
       }),
     ],
     [

@@ -18,7 +18,7 @@ export function ToughCuts({ cuts }: { readonly cuts: LogCharts['cuts'] }): React
       : t('log.of-came-out-short-of', {
           cutName: cutName(worst.cut),
           short: worst.short,
-          short2: worst.short + worst.asWanted + worst.past,
+          cooks: worst.short + worst.asWanted + worst.past,
         });
   const most = Math.max(1, ...rows.map(({ short, asWanted, past }) => short + asWanted + past));
   return (

@@ -63,7 +63,7 @@ export function useRecipe(): RecipeHere {
     if (source.length > LONGEST_RECIPE) {
       setWrong(
         t('recipe.this-is-too-much-to', {
-          sourceCount: (source.length / 1e6).toFixed(1),
+          millions: (source.length / 1e6).toFixed(1),
           longestRecipe: LONGEST_RECIPE / 1e6,
         }),
       );

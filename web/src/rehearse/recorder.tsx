@@ -81,10 +81,10 @@ export function Recorder({
   const label = `${lidOnX === undefined ? t('rehearse.with-the-lid-on') : ''}${limit}${width > WIDE ? `, ${spot}` : ''}`;
   const words = now
     ? t('rehearse.liquid-base-middle-of-the', {
-        temperature: print('temperature', now.liquidC),
-        temperature2: print('temperature', now.baseC),
+        liquid: print('temperature', now.liquidC),
+        base: print('temperature', now.baseC),
         coreC: now.coreC === null,
-        temperature3: print('temperature', now.coreC ?? 0),
+        core: print('temperature', now.coreC ?? 0),
         gaugeKPa: Math.round(now.gaugeKPa),
         limit: upperFirst(limit),
         spot,

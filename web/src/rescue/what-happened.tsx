@@ -42,8 +42,8 @@ function WhatIsLeft({ at: { cook, figures } }: { readonly at: CookAtHand }): Rea
   return (
     <p className={styles['rescue-left']} role="status">
       {t('rescue.min-under-pressure-are-still', {
-        toGo: toGo > 0,
-        toGo2: toGo,
+        pressing: toGo > 0,
+        minutes: toGo,
         time: clockAt(state.dinner.at, record.guide.eatAt),
         driftWords: driftWords(state.dinner),
       })}

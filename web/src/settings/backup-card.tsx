@@ -82,8 +82,8 @@ export function BackupCard(): ReactNode {
       <h2>{t('settings.backup-and-restore')}</h2>
       <p style={{ margin: '4px 0 10px' }}>
         {rich('settings.everything-is-on-this-computer', {
-          data: Boolean(folder.data),
-          data2: folder.data && <code>{folder.data.folder}</code>,
+          known: Boolean(folder.data),
+          folder: folder.data && <code>{folder.data.folder}</code>,
         })}
       </p>
       <div className={styles['backup-row']}>

@@ -15,7 +15,7 @@ export function FileFaults({ error }: { readonly error: Error }): ReactNode {
           {rich('settings.allowed', { span: (words) => <span aria-hidden>{words}</span>, path, problem, allowed })}
         </li>
       ))}
-      {faults.length > SHOWN && <li>{t('settings.and-more', { faultsCount: faults.length - SHOWN })}</li>}
+      {faults.length > SHOWN && <li>{t('settings.and-more', { count: faults.length - SHOWN })}</li>}
     </ul>
   );
 }

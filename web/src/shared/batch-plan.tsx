@@ -29,8 +29,8 @@ export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactN
                 ? t('shared.all-pieces-at-once-stirred', { count: piece.count })
                 : t('shared.batch-with-air-between-them', {
                     i: i + 1,
-                    placedCount: placed.length,
-                    placedCountWords: inWords(placed.length),
+                    count: placed.length,
+                    countWords: inWords(placed.length),
                     fits,
                   })
             }
@@ -59,13 +59,11 @@ export function BatchPlan({ forecast }: { readonly forecast: Forecast }): ReactN
           <figcaption>
             {stirred
               ? t('shared.stirred')
-              : t('shared.text', { placedCount: placed.length, placedCountWords: inWords(placed.length) })}
+              : t('shared.text', { count: placed.length, countWords: inWords(placed.length) })}
           </figcaption>
         </figure>
       ))}
-      {layouts.length > SHOWN && (
-        <span className="dim">{t('shared.and-more', { layoutsCount: layouts.length - SHOWN })}</span>
-      )}
+      {layouts.length > SHOWN && <span className="dim">{t('shared.and-more', { count: layouts.length - SHOWN })}</span>}
     </div>
   );
 }

@@ -55,7 +55,7 @@ export function QuantityInput(props: Props): ReactNode {
       return;
     }
     const read = parseQuantity(kind, text, system);
-    const allowed = t('shared.to', { amount: print(kind, range.min), amount2: print(kind, range.max) });
+    const allowed = t('shared.to', { from: print(kind, range.min), to: print(kind, range.max) });
     if (read === undefined) say(t('shared.cannot-be-read-as-a', { text, allowed }));
     else if (!(read >= range.min && read <= range.max))
       say(t('shared.is-out-of-range', { amount: print(kind, read), allowed }));

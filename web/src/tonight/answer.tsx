@@ -50,7 +50,7 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
         <p>
           {rich('tonight.too-late-for-begun-now', {
             time: clockTime(forecast.clock.eatAt ?? ''),
-            time2: clockTime(late.dinnerAt),
+            dinner: clockTime(late.dinnerAt),
             strong: (words) => <strong>{words}</strong>,
             below,
           })}

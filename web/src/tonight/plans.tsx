@@ -132,7 +132,7 @@ function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: 
           time: clockTime(startAt),
           day: dayWord(startAt, now),
           meal,
-          time2: clockTime(eatAt),
+          eatAt: clockTime(eatAt),
           name: after.pot.name,
           small: (words) => <small>{words}</small>,
         })}

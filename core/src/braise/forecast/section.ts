@@ -102,9 +102,9 @@ function laterSection(
     sticking: 'clean',
     baseC: lid.base.worstC,
     text: say('section.with-the-meat-out-under', {
-      value: lid.run === 2 ? say('section.second-run') : title,
-      namesCount: names.length > 0,
-      list: textsOrNothing(names),
+      run: lid.run === 2 ? say('section.second-run') : title,
+      any: names.length > 0,
+      names: textsOrNothing(names),
       inside,
       freeMl: quantity('volume', freeMl),
       minutes: minutes < 0.5,

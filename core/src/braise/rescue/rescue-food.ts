@@ -49,7 +49,7 @@ export function tooThin({ f }: RescueFrom): RescueText {
         ml: quantity('volume', ml),
       }),
       say('rescue-food.or-reduce-on-full-heat', {
-        f: Boolean(f),
+        known: Boolean(f),
         volume: quantity('volume', Math.max(1, (f?.plan.cooker.watts ?? 0) * 0.02)),
       }),
       say('rescue-food.or-blend-in-a-cup'),

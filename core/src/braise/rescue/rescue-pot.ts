@@ -72,7 +72,7 @@ export function pinWillNotRise({ f, cook }: RescueFrom): RescueText {
         : []),
       say('rescue-pot.look-at-the-valve-first'),
       say('rescue-pot.steam-from-under-the-rim'),
-      say('rescue-pot.no-steam-at-all-give', { f: Boolean(f), minutesToPin: Math.round(f?.pot.minutesToPin ?? 0) }),
+      say('rescue-pot.no-steam-at-all-give', { known: Boolean(f), minutesToPin: Math.round(f?.pot.minutesToPin ?? 0) }),
       say('rescue-pot.after-min-without-a-pin', {
         minutesToPin: f ? Math.round(f.pot.minutesToPin * 1.5) : 30,
         minimumMl: f ? quantity('volume', f.liquid.minimumMl) : say('rescue-pot.the-minimum'),
@@ -109,7 +109,7 @@ export function boilsDry({ f }: RescueFrom): RescueText {
     why: f
       ? [
           say('rescue-pot.a-closed-pot-loses-little', {
-            reduce: quantity(
+            lost: quantity(
               'volume',
               -f.liquid.entries.filter((e) => e.stage === 'heating').reduce((s, e) => s + e.ml, 0),
             ),
@@ -188,7 +188,7 @@ export function powerCut({ f, cook }: RescueFrom): RescueText {
         say('rescue-pot.leave-the-lid-shut-a'),
         say('rescue-pot.note-the-time-the-heat'),
         say('rescue-pot.had-the-middle-of-the', { celsius: celsius(SAFE_C), celsius2: celsius(HELD_HOT_C) }),
-        say('rescue-pot.it-had-not-or-you', { celsius: celsius(5), celsius2: celsius(57) }),
+        say('rescue-pot.it-had-not-or-you', { cold: celsius(5), hot: celsius(57) }),
         ...onward,
       ],
       why: [say('rescue-pot.what-matters-is-how-long')],
@@ -202,7 +202,7 @@ export function powerCut({ f, cook }: RescueFrom): RescueText {
           say('rescue-pot.it-is-safe-as-it', {
             celsius: celsius(SAFE_C),
             safeAfter: Math.round(meat.safeAfter ?? 0),
-            celsius2: celsius(meat.coreC),
+            now: celsius(meat.coreC),
           }),
           say('rescue-pot.leave-the-lid-shut-the', { celsius: celsius(HELD_HOT_C), when }),
           say('rescue-pot.back-within-that-up-to', {
@@ -215,7 +215,7 @@ export function powerCut({ f, cook }: RescueFrom): RescueText {
       : [
           meat.safeAfter === null
             ? say('rescue-pot.the-middle-is-only-at', { celsius: celsius(meat.coreC) })
-            : say('rescue-pot.the-middle-is-at-and', { celsius: celsius(meat.coreC), celsius2: celsius(SAFE_C) }),
+            : say('rescue-pot.the-middle-is-at-and', { now: celsius(meat.coreC), safe: celsius(SAFE_C) }),
           say('rescue-pot.leave-the-lid-shut-the-pot', { celsius: celsius(HELD_HOT_C), when }),
           say('rescue-pot.go-on-by-another-heat'),
           say('rescue-pot.not-possible-within-two-hours', { celsius: celsius(HELD_HOT_C) }),
@@ -224,7 +224,7 @@ export function powerCut({ f, cook }: RescueFrom): RescueText {
     why: [
       say('rescue-pot.min-since-the-lid-went', {
         sinceLid: Math.round(cook?.sinceLid ?? 0),
-        f: Boolean(f),
+        known: Boolean(f),
         underPressure: Math.round(cook?.underPressure ?? 0),
         pressureMinutes: f?.pressureMinutes ?? 0,
         celsius: celsius(meat.liquidC),

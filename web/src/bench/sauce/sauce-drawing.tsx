@@ -103,7 +103,7 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
       <p className="dim">
         {t('bench.to-of-cooked-meat-servings', {
           mass: print('mass', forecast.yield.cookedGrams[0]),
-          mass2: print('mass', forecast.yield.cookedGrams[1]),
+          most: print('mass', forecast.yield.cookedGrams[1]),
           portions: Math.round(forecast.yield.portions),
         })}
       </p>
@@ -119,7 +119,7 @@ function PlateAndLeft({ forecast }: { readonly forecast: Forecast }): ReactNode 
             {rich('bench.eat-it-from-the-fridge', {
               day: longDay(forecast.leftovers.useBy.fridge),
               strong: (words) => <strong>{words}</strong>,
-              day2: longDay(forecast.leftovers.useBy.freezer),
+              frozenUntil: longDay(forecast.leftovers.useBy.freezer),
             })}
           </p>
         )}

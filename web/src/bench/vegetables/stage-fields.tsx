@@ -112,7 +112,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
           lid
             ? t('bench.are-left-when-the-lid', {
                 volume: print('volume', lid.liquid.atLockMl),
-                volume2: print('volume', lid.liquid.minimumMl),
+                wanted: print('volume', lid.liquid.minimumMl),
               })
             : undefined
         }
