@@ -65,7 +65,7 @@ export async function openBrowser(): Promise<{ browser: Browser; close(): Promis
     executablePath: CHROMIUM.paths.find((path) => existsSync(path)) ?? 'chromium',
     headless: true,
     userDataDir: profile,
-    args: [...CHROMIUM.flags, '--lang=en'],
+    args: [...CHROMIUM.flags, '--accept-lang=en-GB'],
     // A kitchen's own certificate: a person presses "go on" once.
     acceptInsecureCerts: true,
     // A wait is one call to the browser: its limit is the longest wait there is.

@@ -39,11 +39,8 @@ async function cooksTo(stepId: string, width: number): Promise<{ person: Person;
 /** Lets minutes go by, and waits until the page's own clock has followed. */
 async function passes(minutes: number, person: Person): Promise<void> {
   kitchen.clock.forward(minutes);
-  for (;;) {
-    const shown = /now (\d{2}:\d{2})/.exec(await person.text())?.[1];
-    if (shown === new Date(kitchen.clock.now()).toISOString().slice(11, 16)) return;
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
+  const wanted = new Date(kitchen.clock.now()).toISOString().slice(11, 16);
+  await person.reads(`now ${wanted}`);
 }
 
 /** What the room says to do, once it is something else. */
