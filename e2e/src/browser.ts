@@ -193,6 +193,15 @@ export class Person {
     return Person.on(page, address);
   }
 
+  /** From now on its browser asks for pages in a language, as one of that country does. */
+  async speaks(language: string): Promise<void> {
+    await this.page.setExtraHTTPHeaders({ 'accept-language': language });
+    await this.page.evaluateOnNewDocument((tag: string) => {
+      Object.defineProperty(navigator, 'languages', { get: () => [tag] });
+      Object.defineProperty(navigator, 'language', { get: () => tag });
+    }, language);
+  }
+
   /** Another tab of the same browser: it shares what the device keeps. */
   async anotherTab(): Promise<Person> {
     const page = await this.page.browserContext().newPage();

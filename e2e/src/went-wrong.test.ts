@@ -1,6 +1,6 @@
 import type { CookRecord } from '@hervir/contract';
 import { randomUUID } from 'node:crypto';
-import { aKitchen, Person } from './browser';
+import { aKitchen, Person, until } from './browser';
 
 /** A Sunday afternoon in the refuge. */
 const AFTERNOON = Date.parse('2027-01-17T16:00:00Z');
@@ -28,7 +28,8 @@ async function cooksTo(stepId: string, width: number): Promise<{ person: Person;
     at: new Date(begun + (i + 1) * 1000).toISOString(),
     payload: { step },
   }));
-  kitchen.clock.forward((events.length + 2) / 60);
+  // Long enough that the page's clock, read over a slow line, is never before the last of them.
+  kitchen.clock.forward((events.length + 10) / 60);
   await kitchen.asks('POST', `/cooks/${id}/events`, { events });
   const person = await Person.at(kitchen.browser, kitchen.server.address, { width, height: width < 500 ? 844 : 800 });
   await person.goes(`/cook/${id}`);
@@ -39,8 +40,10 @@ async function cooksTo(stepId: string, width: number): Promise<{ person: Person;
 /** Lets minutes go by, and waits until the page's own clock has followed. */
 async function passes(minutes: number, person: Person): Promise<void> {
   kitchen.clock.forward(minutes);
-  const wanted = new Date(kitchen.clock.now()).toISOString().slice(11, 16);
-  await person.reads(`now ${wanted}`);
+  await until(async () => {
+    const shown = /now (\d{2}:\d{2})/.exec(await person.text())?.[1];
+    return shown === new Date(kitchen.clock.now()).toISOString().slice(11, 16);
+  });
 }
 
 /** What the room says to do, once it is something else. */

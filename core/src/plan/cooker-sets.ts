@@ -1,31 +1,34 @@
+import { say, type Text } from '@hervir/language/message';
 import type { Cooker } from './plan';
 
 /** A starting set for a new cooker: common sizes and their usual figures, no one's product. */
 export interface CookerSet {
   readonly id: string;
-  readonly cooker: Cooker;
+  /** What it is called until its cook gives it a name. */
+  readonly name: Text;
+  readonly cooker: Omit<Cooker, 'name'>;
 }
 
-type Row = readonly [string, number, number, number, number, number];
+type Row = readonly [Text, number, number, number, number, number];
 
 /** Common practice; the figures on the cooker's own plate and in its manual come first. Columns: name, l, base cm, W, kPa, minimum ml. */
 const ELECTRIC: readonly Row[] = [
-  ['Small electric pot', 3, 19, 700, 70, 200],
-  ['Medium electric pot', 5.7, 21.5, 1000, 72, 250],
-  ['Large electric pot', 8, 24, 1200, 72, 350],
+  [say('cooker-sets.small-electric-pot'), 3, 19, 700, 70, 200],
+  [say('cooker-sets.medium-electric-pot'), 5.7, 21.5, 1000, 72, 250],
+  [say('cooker-sets.large-electric-pot'), 8, 24, 1200, 72, 350],
 ];
 const STOVETOP: readonly Row[] = [
-  ['Small stovetop pot', 4.5, 20, 1800, 100, 200],
-  ['Medium stovetop pot', 6, 22, 2000, 100, 250],
-  ['Large stovetop pot', 8, 24, 2600, 100, 300],
+  [say('cooker-sets.small-stovetop-pot'), 4.5, 20, 1800, 100, 200],
+  [say('cooker-sets.medium-stovetop-pot'), 6, 22, 2000, 100, 250],
+  [say('cooker-sets.large-stovetop-pot'), 8, 24, 2600, 100, 300],
 ];
 
 function set(kind: Cooker['kind'], [name, litres, baseDiameterCm, watts, gaugeKPa, minimumLiquidMl]: Row): CookerSet {
   const electric = kind === 'electric';
   return {
     id: `${kind}-${litres}`,
+    name,
     cooker: {
-      name,
       kind,
       litres,
       baseDiameterCm,

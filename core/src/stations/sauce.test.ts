@@ -53,7 +53,7 @@ describe('thickening', () => {
       finished({ thickener: 'cornstarch', body: 'coating' }, { freeMl: 240 })
         .steps.map(({ text }) => text)
         .join(' '),
-    ).toMatch(/8 g of cornstarch \(1 tbsp\)/);
+    ).toMatch(/8 g of cornflour \(1 tbsp\)/);
   });
 
   test('what is bound already needs less, and no thickener is none', () => {

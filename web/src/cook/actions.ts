@@ -57,7 +57,7 @@ export function lastWords({ state }: LiveCook): string | null {
     case 'notYet':
       return t('cook.not-yet');
     case 'burn':
-      return 'burn';
+      return t('cook.burn');
     case 'wentWrong':
       return lowerFirst(textOf(RESCUE_TITLES[last.payload.trouble ?? 'burn'].title));
     case 'checked':
@@ -67,7 +67,7 @@ export function lastWords({ state }: LiveCook): string | null {
     case 'weighed':
       return t('cook.the-weight');
     case 'finished':
-      return 'closing';
+      return t('cook.closing');
     case 'stepStarted':
       return t('cook.begun', { title: side?.step.title ?? t('cook.side-dish') });
     default:

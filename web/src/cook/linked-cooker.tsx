@@ -43,6 +43,8 @@ export function LinkedCooker({ cook }: { readonly cook: LiveCook }): ReactNode {
   const frame = useTelemetry(id, linked);
   const change = async (): Promise<void> => {
     try {
+      // An answer from before the press, still on its way, would undo it on the page.
+      await queryClient.cancelQueries({ queryKey: key });
       queryClient.setQueryData(key, await request<CookLink>(linked ? 'DELETE' : 'PUT', `/cooks/${id}/link`));
       setSaid(null);
     } catch (error) {

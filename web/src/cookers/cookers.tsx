@@ -12,7 +12,7 @@ import { useUnits } from '../shared/use-units';
 import { CookerForm } from './cooker-form';
 import { LearntList } from './calibration-list';
 import { WaterTest } from './water-test';
-import { rich, t } from '../language/t';
+import { rich, t, textOf } from '../language/t';
 import { whyOf } from '../shared/why-of';
 
 /** The pots of the kitchen. */
@@ -82,8 +82,8 @@ export function Cookers(): ReactNode {
           menu={{
             items: COOKER_SETS.map((set) => ({
               key: set.id,
-              label: `${set.cooker.name}, ${print('capacity', set.cooker.litres)}`,
-              onClick: () => setEditing({ id: null, cooker: set.cooker }),
+              label: `${textOf(set.name)}, ${print('capacity', set.cooker.litres)}`,
+              onClick: () => setEditing({ id: null, cooker: { ...set.cooker, name: textOf(set.name) } }),
             })),
           }}
         >

@@ -68,7 +68,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
   const [show, setShow] = useState<Show>('all');
   const [pictured, setPictured] = useState<{ readonly cut: string; readonly open: boolean } | null>(null);
   const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
-  const cooker = chosen?.cooker ?? DEFAULT_COOKER;
+  const cooker = chosen?.cooker ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') };
   const given = useMemo<TimesFor>(
     () => ({
       cooker,

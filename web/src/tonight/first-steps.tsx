@@ -99,10 +99,10 @@ function PotStep(): ReactNode {
   const { print } = useUnits();
   const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
-  const take = async ({ cooker }: CookerSet): Promise<void> => {
+  const take = async ({ name, cooker }: CookerSet): Promise<void> => {
     setBusy(true);
     try {
-      await request('POST', '/cookers', cooker);
+      await request('POST', '/cookers', { ...cooker, name: textOf(name) });
       await queryClient.invalidateQueries({ queryKey: keys.cookers });
     } catch (error) {
       void message.error(t('shared.not-kept', { why: whyOf(error) }));
@@ -119,7 +119,7 @@ function PotStep(): ReactNode {
             <Button
               key={set.id}
               disabled={busy}
-              aria-label={`${set.cooker.name}, ${print('capacity', set.cooker.litres)}`}
+              aria-label={`${textOf(set.name)}, ${print('capacity', set.cooker.litres)}`}
               onClick={() => void take(set)}
             >
               {print('capacity', set.cooker.litres)}

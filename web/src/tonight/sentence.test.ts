@@ -40,7 +40,12 @@ describe('the sentence of Tonight', () => {
   test('means a plan: its weight, cut and form, the pot, the height, how sure, and dinner by this device’s clock', () => {
     const [small] = COOKER_SETS;
     const asked = { ...firstAsked(noon), grams: 1800 };
-    const plan = planOf(asked, small?.cooker, { ...DEFAULT_KITCHEN, altitudeM: 1480 }, 0.9);
+    const plan = planOf(
+      asked,
+      small && { ...small.cooker, name: 'Small' },
+      { ...DEFAULT_KITCHEN, altitudeM: 1480 },
+      0.9,
+    );
     expect(plan).toMatchObject({
       meat: { cut: 'beef-chuck', form: 'chunks', grams: 1800 },
       kitchen: { altitudeM: 1480 },

@@ -1,3 +1,4 @@
+import { t } from '../language/t';
 import { cutById, DEFAULT_COOKER, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
 import dayjs from 'dayjs';
 import { remember, remembered } from '../shared/session';
@@ -49,7 +50,7 @@ export function planOf(asked: Asked, cooker: Cooker | undefined, kitchen: Kitche
       cut: asked.cut,
       form: asked.form,
       grams: asked.grams,
-      cooker: cooker ?? DEFAULT_COOKER,
+      cooker: cooker ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') },
       kitchen,
       serveAt: wallClockOn(asked.day, asked.time),
     }),

@@ -173,7 +173,8 @@ describe('the wall chart', () => {
 
 describe('finding out a cooker', () => {
   test('the power that timed a litre of water is found again within 2 %, for every starting set', () => {
-    for (const { cooker } of COOKER_SETS) {
+    for (const { id, cooker: figures } of COOKER_SETS) {
+      const cooker = { ...figures, name: id };
       const build = potBuild(cooker, DEFAULT_KITCHEN);
       const pot = new Pot(build, build.roomC);
       pot.pour(1, 12);

@@ -203,7 +203,6 @@ export function sectionsOf(f: Forecast): Section[] {
       }),
     });
   }
-  const over = f.fill.over ? 'over' : 'under';
   sections.push(
     {
       ...filled,
@@ -215,7 +214,7 @@ export function sectionsOf(f: Forecast): Section[] {
       baseC: f.burn.baseC,
       text: say('section.lid-on-the-fill-line', {
         litres: quantity('litres', f.fill.litres),
-        over,
+        over: f.fill.over,
         freeAtStartMl: quantity('volume', f.liquid.freeAtStartMl),
         liquidCm: quantity('length', atLid.liquidCm),
         baseC: quantity('temperature', f.burn.baseC),

@@ -101,7 +101,7 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
   const handsOn: Tone = resource === 'hands' ? 'ember' : resource === 'side-burner' ? 'brass' : 'ember-soft';
   switch (work.kind) {
     case 'board':
-      return as(work.board === 'meat' ? 'meat' : 'herb', work.board);
+      return work.board === 'meat' ? as('meat', t('told.meat')) : as('herb', t('task.vegetables'));
     case 'later-board':
       return as('herb', textOf(label));
     case 'heat':

@@ -1,0 +1,169 @@
+import type { CookRecord } from '@hervir/contract';
+import { randomUUID } from 'node:crypto';
+import { aKitchen, Person } from './browser';
+
+const AFTERNOON = '2027-01-17T16:00:00.000Z';
+
+const LANGUAGES = ['en-GB', 'en-US', 'es-ES', 'es-MX'] as const;
+type Language = (typeof LANGUAGES)[number];
+
+const NAMES = {
+  en: { plan: 'Goat of the refuge', pot: 'The blue pot' },
+  es: { plan: 'Cabra del refugio', pot: 'La olla azul' },
+} as const;
+
+const ROOMS = ['/', '/times', '/log', '/rescue', '/recipe', '/rehearse', '/shopping', '/cookers', '/settings'];
+const RESCUES = ['burn', 'pin-will-not-rise', 'still-tough', 'too-thin', 'power-cut', 'lid-stuck'];
+
+/** Words that no Spanish sentence has, and every few English words do. */
+const ENGLISH =
+  /(?<![\p{L}])(?:the|and|with|of|for|from|minutes|until|when|your|you|not|this|that|which|how|what|meat|pot|cook|lid|pressure|dinner|under|about|then|than|before|after)(?![\p{L}])/giu;
+const AMERICAN = /(?<![\p{L}])(?:zucchini|beets?|rutabagas?|cornstarch|scallions?|eggplants?|cilantro)(?![\p{L}])/iu;
+const BRITISH = /(?<![\p{L}])(?:courgettes?|beetroots?|swedes?|cornflour|aubergines?|spring onions?)(?![\p{L}])/iu;
+
+/** What is wrong with words that a person reads: keys, holes, grammar, another language. */
+function faultsOf(language: Language, text: string): string[] {
+  const found = (pattern: RegExp): string[] =>
+    [...text.matchAll(pattern)].map(({ index }) =>
+      text.slice(Math.max(0, index - 30), index + 40).replaceAll('\n', ' / '),
+    );
+  return [
+    ...found(/(?<![\p{L}\d./])[a-z]+(?:-[a-z]+)*\.[a-z0-9]+(?:-[a-z0-9]+)+(?![\p{L}])/gu),
+    ...found(/undefined|\bNaN\b|\[object|\bnull\b|\{[a-zA-Z]+\}/g),
+    ...found(/(?<![\d.,])1 (?:minutes|hours|pieces|cooks|people|minutos|horas|piezas|personas)(?!\p{L})/gu),
+    ...(language.startsWith('es') ? found(ENGLISH) : []),
+    ...(language === 'en-GB' ? found(new RegExp(AMERICAN, 'giu')) : []),
+    ...(language === 'en-US' ? found(new RegExp(BRITISH, 'giu')) : []),
+  ];
+}
+
+/** All that a page says, to the eye and to a screen reader. */
+const saysAll = (person: Person): Promise<string> =>
+  person.page.evaluate(() => {
+    const named = [...document.querySelectorAll('[aria-label], [title], [placeholder]')]
+      // A picture that is hidden from who listens, and the library's own name of it.
+      .filter((one) => one.closest('[aria-hidden="true"], [role="img"].anticon') === null)
+      .flatMap((one) => ['aria-label', 'title', 'placeholder'].map((name) => one.getAttribute(name) ?? ''));
+    return [document.title, document.body.innerText, ...named].join('\n');
+  });
+
+/** A page has come whole when nothing on it is busy any more and its words stand still. */
+async function settles(person: Person): Promise<string> {
+  let before = '';
+  for (;;) {
+    await person.page.waitForFunction(
+      () =>
+        document.querySelector('main h1') !== null && document.querySelector('[aria-busy="true"], .ant-spin') === null,
+    );
+    const now = await saysAll(person);
+    if (now === before) return now;
+    before = now;
+  }
+}
+
+async function inLanguage(kitchen: ReturnType<typeof aKitchen>, language: Language): Promise<Person> {
+  const person = await Person.at(kitchen.browser, kitchen.server.address);
+  await person.speaks(language);
+  return person;
+}
+
+describe.each(LANGUAGES)('in %s', (language) => {
+  // What a cook has typed stands as it was typed: each kitchen is of somebody who writes in its language.
+  const kitchen = aKitchen({ demo: false, clockAt: AFTERNOON });
+  const names = NAMES[language.startsWith('es') ? 'es' : 'en'];
+  const plan = {
+    format: 'hervir/braise',
+    version: 2,
+    name: names.plan,
+    target: 'fork',
+    servings: 5,
+    meat: { cut: 'goat-shoulder', form: 'chunks', grams: 1300 },
+    pressureMinutes: 20,
+    serveAt: '2027-01-17T20:00:00+00:00',
+    cooker: { name: names.pot },
+    vegetables: [
+      { vegetable: 'carrot', grams: 400, texture: 'tender', place: 'second-run' },
+      { vegetable: 'courgette', grams: 300, texture: 'tender', place: 'off-heat' },
+      { vegetable: 'beetroot', grams: 200, texture: 'tender', place: 'auto' },
+    ],
+    grains: [{ grain: 'freekeh', grams: 120, place: 'auto' }],
+    stages: [{ id: 'second-run', kind: 'pressure', minutes: 4 }],
+  };
+
+  test('every room is read through: no key, no hole, no other language', async () => {
+    const id = randomUUID();
+    await kitchen.asks('POST', '/braises', { id, plan });
+    const person = await inLanguage(kitchen, language);
+    const faults: Record<string, string[]> = {};
+    const bench = ['', ...[1, 2, 3, 4, 5, 6, 7, 0]].map((key) => `/bench/${id}#${key}`);
+    for (const path of [...ROOMS, ...RESCUES.map((topic) => `/rescue/${topic}`), `/card/${id}`, ...bench]) {
+      const [room = '/', key = ''] = path.split('#');
+      if (key === '') await person.goes(room);
+      else await person.page.keyboard.press(key as '1');
+      const said = await settles(person);
+      expect(await person.page.evaluate(() => document.documentElement.lang)).toBe(language);
+      const wrong = faultsOf(language, said);
+      if (wrong.length > 0) faults[path.replace(id, '…')] = [...new Set(wrong)];
+    }
+    expect(faults).toEqual({});
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+  });
+
+  test('a cook is gone through from the first step to the last', async () => {
+    const id = randomUUID();
+    const { guide } = await kitchen.asks<CookRecord>('POST', '/cooks', { id, plan, startedEventId: randomUUID() });
+    const person = await inLanguage(kitchen, language);
+    await person.goes(`/cook/${id}`);
+    const faults: Record<string, string[]> = {};
+    for (const step of guide.steps) {
+      const said = await settles(person);
+      const wrong = faultsOf(language, said);
+      if (wrong.length > 0) faults[step.id] = [...new Set(wrong)];
+      kitchen.clock.forward(2);
+      const at = new Date(kitchen.clock.now()).toISOString();
+      const payload = step.done === 'checked' ? { step: step.id, grade: 'fork' } : { step: step.id };
+      await kitchen.asks('POST', `/cooks/${id}/events`, {
+        events: [{ id: randomUUID(), kind: step.done, at, payload }],
+      });
+      await person.page.waitForFunction(
+        (before: string) => document.body.innerText !== before,
+        {},
+        await person.text(),
+      );
+    }
+    expect(faults).toEqual({});
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+  });
+});
+
+describe('what is taken out of the house', () => {
+  const kitchen = aKitchen({ demo: false, clockAt: AFTERNOON });
+
+  test('a calendar and a fault of the server are in the language that asks', async () => {
+    const id = randomUUID();
+    const plan = {
+      format: 'hervir/braise',
+      version: 2,
+      name: NAMES.es.plan,
+      target: 'fork',
+      meat: { cut: 'beef-shin', form: 'slices', grams: 1200 },
+      serveAt: '2027-01-17T20:00:00+00:00',
+      cooker: { name: NAMES.es.pot },
+    };
+    await kitchen.asks('POST', '/braises', { id, plan });
+    const asks = async (path: string, init: RequestInit = {}): Promise<string> => {
+      const headers = { 'accept-language': 'es-MX,es;q=0.8', 'content-type': 'application/json' };
+      return (await fetch(`${kitchen.server.address}/api${path}`, { ...init, headers })).text();
+    };
+    const calendar = await asks(`/braises/${id}/calendar.ics`);
+    expect([calendar, faultsOf('es-MX', calendar.replaceAll(/^UID:.*$|^[A-Z-]+[;:]/gm, ''))]).toEqual([calendar, []]);
+    const heavy = { ...plan, meat: { ...plan.meat, grams: 99_000 } };
+    const refused = await asks('/braises', { method: 'POST', body: JSON.stringify({ id: randomUUID(), plan: heavy }) });
+    const { faults } = JSON.parse(refused) as { readonly faults: readonly { problem: string; allowed: string }[] };
+    const said = faults.map(({ problem, allowed }) => `${problem}; ${allowed}`).join('\n');
+    expect(said).not.toBe('');
+    expect([said, faultsOf('es-MX', said)]).toEqual([said, []]);
+  });
+});
