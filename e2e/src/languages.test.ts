@@ -17,7 +17,7 @@ const RESCUES = ['burn', 'pin-will-not-rise', 'still-tough', 'too-thin', 'power-
 
 /** Words that no Spanish sentence has, and every few English words do. */
 const ENGLISH =
-  /(?<![\p{L}])(?:the|and|with|of|for|from|minutes|until|when|your|you|not|this|that|which|how|what|meat|pot|cook|lid|pressure|dinner|under|about|then|than|before|after)(?![\p{L}])/giu;
+  /(?<![\p{L}])(?:the|and|with|of|for|from|minutes|until|when|your|you|not|this|that|which|how|what|meat|pot|cook|lid|pressure|dinner|under|about|then|than|before|after|full|left|cold|hot|high|low|thick|done|now)(?![\p{L}])/giu;
 const AMERICAN = /(?<![\p{L}])(?:zucchini|beets?|rutabagas?|cornstarch|scallions?|eggplants?|cilantro)(?![\p{L}])/iu;
 const BRITISH = /(?<![\p{L}])(?:courgettes?|beetroots?|swedes?|cornflour|aubergines?|spring onions?)(?![\p{L}])/iu;
 

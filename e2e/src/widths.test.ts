@@ -1,6 +1,7 @@
 import type { BraiseSummary, CookRecord, LogPage } from '@hervir/contract';
 import { randomUUID } from 'node:crypto';
 import { aKitchen, Person } from './browser';
+import { saysItLonger } from './lengthened';
 
 /** A kitchen with a log, plans, and a pot on the fire. */
 const kitchen = aKitchen({ demo: true });
@@ -59,12 +60,20 @@ const WIDTHS = [
   [390, 844],
   [1280, 800],
 ] as const;
+/** What words may need another line at. */
+const LONGER_WIDTHS = [
+  [360, 740],
+  [390, 844],
+  [768, 1024],
+  [1024, 768],
+  [1280, 800],
+] as const;
 
-test('no page keeps an old width: narrowed, turned, and back', async () => {
+async function rooms(): Promise<string[]> {
   const cook = await underPressure();
   const [plan] = await kitchen.asks<BraiseSummary[]>('GET', '/braises');
   const [entry] = (await kitchen.asks<LogPage>('GET', '/log?limit=1')).items;
-  const rooms = [
+  return [
     '/',
     `/bench/${plan?.id}`,
     `/card/${plan?.id}`,
@@ -81,14 +90,17 @@ test('no page keeps an old width: narrowed, turned, and back', async () => {
     '/recipe',
     '/rehearse',
   ];
-  const person = await Person.at(kitchen.browser, kitchen.server.address);
+}
+
+/** What lies outside the window in any room, narrowed and turned. */
+async function outsideAnywhere(person: Person, widths: readonly (readonly [number, number])[]): Promise<string[]> {
   const found: string[] = [];
-  for (const room of rooms) {
+  for (const room of await rooms()) {
     await person.page.setViewport({ width: 1280, height: 800 });
     await person.goes(room);
     await person.settles();
     await person.standsStill();
-    for (const [width, height] of WIDTHS) {
+    for (const [width, height] of widths) {
       await person.page.setViewport({ width, height });
       await person.standsStill();
       // A page that is still being laid out anew is looked at again, as a person would.
@@ -100,7 +112,22 @@ test('no page keeps an old width: narrowed, turned, and back', async () => {
       found.push(...off.map((what) => `${room} at ${width}×${height}: ${what}`));
     }
   }
-  expect(found).toEqual([]);
+  return found;
+}
+
+test('no page keeps an old width: narrowed, turned, and back', async () => {
+  const person = await Person.at(kitchen.browser, kitchen.server.address);
+  expect(await outsideAnywhere(person, WIDTHS)).toEqual([]);
+  expect(person.pageErrors).toEqual([]);
+  await person.leaves();
+});
+
+test('every room holds with words a third longer', async () => {
+  const person = await Person.at(kitchen.browser, kitchen.server.address);
+  await saysItLonger(person.page);
+  await person.goes('/');
+  await person.reads(/Tonightöö/);
+  expect(await outsideAnywhere(person, LONGER_WIDTHS)).toEqual([]);
   expect(person.pageErrors).toEqual([]);
   await person.leaves();
 });

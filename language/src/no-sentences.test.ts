@@ -57,7 +57,7 @@ test('core and contract hold no sentence: codes, values and units only', () => {
               ? [node.head.text, ...node.templateSpans.map((span) => span.literal.text)].join(' ')
               : '';
         // The words of the catalog, for who reads a recipe, stand with commas or strokes between.
-        const isList = /^[^.:;]*(, |\|)[^.:;]*$/.test(text) && /\blarder\b/.test(name);
+        const isList = /^[^.:;]*(, |\|)[^.:;]*$/.test(text) && /\bcatalog\b/.test(name);
         if (SENTENCE.test(text) && !isList && isForPeople(node)) sentences.push(`${name}: ${text}`);
         node.forEachChild(visit);
       };

@@ -27,6 +27,12 @@ const EGGS: Catalog = {
 };
 
 describe('words for one reader', () => {
+  test('nothing is less than nothing', () => {
+    expect(of('en-GB', EGGS).text({ code: 'test.eggs', values: { n: Math.round(-0.2), where: 'a pan' } })).toBe(
+      '0 eggs in a pan',
+    );
+  });
+
   test('a message with values, and with a message among them', () => {
     const words = of('en-GB', EGGS);
     expect(words.text({ code: 'test.eggs', values: { n: 1, where: { code: 'test.pot' } } })).toBe(

@@ -85,6 +85,8 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
   const cased = ({ cased: how, of }: Cased): string =>
     how === 'upper' ? upperFirst(text(of), locale) : lowerFirst(text(of), locale);
   const inWords = (value: unknown): unknown => {
+    // Nothing is less than nothing: a negative zero would be printed with its sign.
+    if (value === 0) return 0;
     if (!isObject(value)) return value;
     if (isMessage(value)) return parts(value.code, value.values).join('');
     if (isQuantity(value)) return print(value.quantity, value.value);

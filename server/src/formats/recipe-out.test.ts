@@ -12,7 +12,7 @@ describe('a plan that is cooked ahead, written out', () => {
   test('as a card of text: both days, and the cautions of each at their step', () => {
     const card = recipeMarkdown(ahead, speaking('en-GB'));
     expect(card).toMatch(
-      /Begin \d\d:\d\d to have it in the fridge at 19:00; on 2027-01-17 begin \d\d:\d\d to eat at 19:00/,
+      /Begin \d\d:\d\d to have it in the fridge at 19:00; on Sunday 17 January begin \d\d:\d\d to eat at 19:00/,
     );
     const parts = [...card.matchAll(/^## (.*)$/gm)].map(([, name]) => name);
     expect(parts.indexOf('On the day')).toBeGreaterThan(parts.indexOf('Put away'));

@@ -34,6 +34,16 @@ const optionsOf = <T extends string>(words: Readonly<Record<T, Message>>): { val
 
 const aromaticOptions = (): { value: string }[] => AROMATICS.map(({ name }) => ({ value: textOf(name) }));
 
+/** An aromatic as the reader calls it: what a plan holds is its id, or a cook's own words. */
+function calledOf(ingredient: string): string {
+  const known = AROMATICS.find(({ id }) => id === ingredient);
+  return known ? textOf(known.name) : ingredient;
+}
+
+/** What a plan holds of what was typed: the id where it is a name of the list, in whatever language that is read. */
+const heldOf = (typed: string): string =>
+  AROMATICS.find(({ name }) => textOf(name).toLowerCase() === typed.trim().toLowerCase())?.id ?? typed;
+
 /** Second station: how it is seared, and the aromatics. */
 export function SearStation({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
   const { sear } = plan;
@@ -99,7 +109,7 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
         items={plan.aromatics}
         nameOf={({ ingredient }) => lowerFirst(textOf(aromaticKind(ingredient).name))}
         blank={(): Aromatic => ({
-          ingredient: plan.aromatics.length === 0 ? t('bench.onion') : t('bench.garlic'),
+          ingredient: plan.aromatics.length === 0 ? 'onion' : 'garlic',
           grams: plan.aromatics.length === 0 ? 200 : 10,
         })}
         most={20}
@@ -116,17 +126,17 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
           <>
             <AutoComplete
               aria-label={t('bench.aromatic')}
-              value={ingredient}
+              value={calledOf(ingredient)}
               options={aromaticOptions()}
               showSearch={{
                 filterOption: (typed, option) => String(option?.value).toLowerCase().includes(typed.toLowerCase()),
               }}
               popupMatchSelectWidth={200}
               maxLength={60}
-              onChange={(next: string) => next.trim() !== '' && changeItem({ ingredient: next })}
+              onChange={(next: string) => next.trim() !== '' && changeItem({ ingredient: heldOf(next) })}
             />
             <QuantityInput
-              label={t('bench.how-much-4', { ingredient })}
+              label={t('bench.how-much-4', { ingredient: lowerFirst(calledOf(ingredient)) })}
               kind="mass"
               value={grams}
               range={LIMITS.ingredientGrams}
@@ -142,14 +152,15 @@ export function SearStation({ plan, forecast, edit, faultAt }: StationProps): Re
 /** Of an aromatic: when it is fried, what becomes of it, at which stage, and how much of the dried herb it is. */
 function AromaticRest({
   plan,
-  item: { ingredient, grams, how, then, stage },
+  item: { ingredient: held, grams, how, then, stage },
   change,
 }: {
   readonly plan: Plan;
   readonly item: Aromatic;
   readonly change: (part: Partial<Aromatic>) => void;
 }): ReactNode {
-  const swap = herbSwap(ingredient, grams);
+  const swap = herbSwap(held, grams);
+  const ingredient = lowerFirst(calledOf(held));
   return (
     <>
       <Select

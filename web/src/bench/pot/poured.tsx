@@ -56,7 +56,7 @@ export function Poured({ plan, forecast, edit, faultAt }: StationProps): ReactNo
         addLabel={t('bench.add-a-liquid')}
         onChange={(liquids) => edit((before) => ({ ...before, liquids }))}
         rest={{
-          words: warmthOf,
+          words: (item) => textOf(WARMTHS.find(({ value }) => value === warmthOf(item))?.label ?? ''),
           fields: (item, change) => (
             <>
               <Select<Warmth>

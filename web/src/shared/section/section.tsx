@@ -38,7 +38,7 @@ export function SectionDrawing({ forecast, height, onStation }: Props): ReactNod
   const level = seared ? saute.level : (lid?.base.level ?? 'safe');
   const limit = seared ? saute.limitC : burn.cutoutC;
   const words: Readonly<Record<'fill' | 'liquid' | 'minimum', string>> = {
-    fill: fill.limit === 0.5 ? '½ full' : '⅔ full',
+    fill: t(fill.limit === 0.5 ? 'shared.half-full' : 'shared.two-thirds-full'),
     liquid: print('volume', section.freeMl),
     minimum: t('shared.minimum'),
   };
