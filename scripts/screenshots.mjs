@@ -12,9 +12,9 @@ const viewsOf = (plan) => {
   const bench = `/bench/${plan}`;
   return [
     { name: 'tonight', path: '/', width: 1280, height: 800, colours: 'day' },
-    { name: 'tonight-phone', path: '/', width: 390, height: 844, colours: 'day' },
+    { name: 'tonight-phone', path: '/', width: 390, height: 844, colours: 'day', language: 'es-ES' },
     { name: 'bench', path: bench, width: 1280, height: 800, colours: 'day' },
-    { name: 'bench-night', path: bench, width: 1280, height: 800, colours: 'night' },
+    { name: 'bench-night', path: bench, width: 1280, height: 800, colours: 'night', language: 'es-MX' },
     { name: 'card', path: `/card/${plan}`, width: 1280, height: 1180, colours: 'day' },
     { name: 'rescue', path: `/rescue/burn?plan=${plan}`, width: 1280, height: 800, colours: 'day' },
     { name: 'rehearse', path: '/rehearse', width: 1280, height: 800, colours: 'day' },
@@ -45,21 +45,28 @@ const HANDS = {
     page.locator(`::-p-xpath(//label[contains(@class,"checkbox")][contains(.,"${words}")])`).click(),
 };
 /** Takes one picture. */
-async function picture(browser, address, { name, path, width, height, colours, press, script = [], paste, after }) {
+async function picture(browser, address, view) {
+  const { name, path, width, height, colours, language = 'en-GB', press, script = [], paste, after } = view;
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width, height });
-  await page.evaluateOnNewDocument((theme) => {
-    localStorage.setItem(
-      'hervir.preferences',
-      JSON.stringify({ state: { colours: theme, lastPlan: null }, version: 1 }),
-    );
-  }, colours);
+  await page.evaluateOnNewDocument(
+    (theme, spoken) => {
+      localStorage.setItem('hervir.language', spoken);
+      localStorage.setItem(
+        'hervir.preferences',
+        JSON.stringify({ state: { colours: theme, lastPlan: null }, version: 1 }),
+      );
+    },
+    colours,
+    language,
+  );
   // A page that follows a cook never has an idle network.
   await page.goto(address + path, { waitUntil: 'load' });
   await page.waitForFunction(
     () =>
-      document.querySelector('main h1') && !/Opening…|Reckoning|to reckon…|Looking for/.test(document.body.innerText),
+      document.querySelector('main h1') &&
+      !/Opening…|Reckoning|to reckon…|Looking for|Abriendo…|Calculando…/.test(document.body.innerText),
   );
   if (press) await page.locator(press).click();
   for (const [hand, what] of script) await HANDS[hand](page, what);
