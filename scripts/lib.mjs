@@ -52,28 +52,29 @@ export function install({ quiet = false } = {}) {
   writeFileSync(stamp, lock);
 }
 
-function newest(folder) {
-  let latest = 0;
-  for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, entry.name);
-    latest = Math.max(latest, entry.isDirectory() ? newest(path) : statSync(path).mtimeMs);
-  }
-  return latest;
+/** When a file, or the newest in a folder, was last written, ms since 1970. */
+function newest(path) {
+  const found = statSync(path);
+  if (!found.isDirectory()) return found.mtimeMs;
+  return readdirSync(path).reduce((latest, name) => Math.max(latest, newest(join(path, name))), 0);
 }
 
-/** True when a folder holds something newer than what was last made of it. */
-function changed(folders, stampName) {
+/** True when a file, or one of a folder, is newer than what was last made of it. */
+function changed(paths, stampName) {
   const stamp = join(root, 'node_modules', '.cache', `hervir-${stampName}`);
   if (!existsSync(stamp)) return true;
   const made = statSync(stamp).mtimeMs;
-  return folders.some((folder) => newest(join(root, folder)) > made);
+  return paths.some((path) => newest(join(root, path)) > made);
 }
 
 /** True when a workspace's sources are newer than what was last built from them. */
 export const stale = (workspaces, stampName) =>
   workspaces.some((name) => !existsSync(join(root, name, 'dist'))) ||
   changed(
-    workspaces.map((name) => `${name}/src`),
+    workspaces.flatMap((name) => [
+      `${name}/src`,
+      ...(name === 'web' ? ['web/vite.config.ts', 'web/index.html', 'web/public'] : []),
+    ]),
     stampName,
   );
 

@@ -135,6 +135,7 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
           <div className="pair">
             <NumberInput
               id={id}
+              style={{ flex: '0 1 4.5rem' }}
               min={LIMITS.pieces.min}
               max={LIMITS.pieces.max}
               precision={0}

@@ -68,7 +68,8 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
   const [show, setShow] = useState<Show>('all');
   const [pictured, setPictured] = useState<{ readonly cut: string; readonly open: boolean } | null>(null);
   const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
-  const cooker = chosen?.cooker ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') };
+  const own = chosen?.cooker;
+  const cooker = useMemo(() => own ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') }, [own]);
   const given = useMemo<TimesFor>(
     () => ({
       cooker,

@@ -1,5 +1,6 @@
 import { isMovable, type CurvePoint, type Forecast, type ScheduledTask } from '@hervir/core';
-import { area, curveMonotoneX, line, scaleLinear, type ScaleLinear } from 'd3';
+import { clamped, linear, type Linear } from '../linear';
+import { area, curveMonotoneX, line } from 'd3';
 import { language, t, textOf } from '../../language/t';
 import { type Message, printClock, say } from '@hervir/language';
 
@@ -39,7 +40,7 @@ export interface Stretch {
 }
 
 export interface LineGeometry {
-  readonly x: ScaleLinear<number, number>;
+  readonly x: Linear;
   readonly width: number;
   readonly height: number;
   readonly top: number;
@@ -213,10 +214,10 @@ export const axisWidth = (width: number): number => Math.max(0, width - RIGHT - 
 export function lineGeometry(forecast: Forecast, { width, height, minutes, target }: Layout): LineGeometry {
   const top = 4 + LANES.length * LANE_HEIGHT + 26;
   const base = height - AXIS;
-  const x = scaleLinear([0, minutes], [LEFT, width - RIGHT]);
-  const y = scaleLinear([LOWEST_C, HIGHEST_C], [base, top]).clamp(true);
+  const x = linear([0, minutes], [LEFT, width - RIGHT]);
+  const y = clamped([LOWEST_C, HIGHEST_C], [base, top]);
   // Tenderness has no unit of its own: it climbs over the same height, nothing melted at the base.
-  const soft = scaleLinear([0, 1], [base, top + 14]);
+  const soft = linear([0, 1], [base, top + 14]);
   const { curve } = forecast.pot;
   const cooking = curve.filter((point) => point.melted !== null);
   const temperature = line<CurvePoint>(
