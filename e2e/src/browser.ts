@@ -344,13 +344,13 @@ export class Person {
     await found?.evaluate((element) => (element as unknown as { focus(): void }).focus());
   }
 
-  /** Waits until the room is drawn: nothing is opening or reckoning any more. */
+  /** Waits until the room is drawn: nothing is opening or reckoning any more, in whatever language. */
   async settles(): Promise<void> {
     await this.page.waitForFunction(async () => {
       await document.fonts.ready;
       return (
         document.querySelector('main')?.innerText !== '' &&
-        !/Opening…|Reckoning|Looking for/.test(document.body.innerText)
+        !/Opening\p{L}*…|Reckoning|Looking for|Abriendo…|Calculando…/u.test(document.body.innerText)
       );
     });
   }

@@ -47,18 +47,11 @@ const saysAll = (person: Person): Promise<string> =>
     return [document.title, document.body.innerText, ...named].join('\n');
   });
 
-/** A page has come whole when nothing on it is busy any more and its words stand still. */
-async function settles(person: Person): Promise<string> {
-  let before = '';
-  for (;;) {
-    await person.page.waitForFunction(
-      () =>
-        document.querySelector('main h1') !== null && document.querySelector('[aria-busy="true"], .ant-spin') === null,
-    );
-    const now = await saysAll(person);
-    if (now === before) return now;
-    before = now;
-  }
+/** All that a page says once it has come whole. */
+async function saysInTheEnd(person: Person): Promise<string> {
+  await person.settles();
+  await person.standsStill();
+  return saysAll(person);
 }
 
 async function inLanguage(kitchen: ReturnType<typeof aKitchen>, language: Language): Promise<Person> {
@@ -100,7 +93,7 @@ describe.each(LANGUAGES)('in %s', (language) => {
       const [room = '/', key = ''] = path.split('#');
       if (key === '') await person.goes(room);
       else await person.page.keyboard.press(key as '1');
-      const said = await settles(person);
+      const said = await saysInTheEnd(person);
       expect(await person.page.evaluate(() => document.documentElement.lang)).toBe(language);
       const wrong = faultsOf(language, said);
       if (wrong.length > 0) faults[path.replace(id, '…')] = [...new Set(wrong)];
@@ -117,7 +110,7 @@ describe.each(LANGUAGES)('in %s', (language) => {
     await person.goes(`/cook/${id}`);
     const faults: Record<string, string[]> = {};
     for (const step of guide.steps) {
-      const said = await settles(person);
+      const said = await saysInTheEnd(person);
       const wrong = faultsOf(language, said);
       if (wrong.length > 0) faults[step.id] = [...new Set(wrong)];
       kitchen.clock.forward(2);

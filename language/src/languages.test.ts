@@ -1,4 +1,6 @@
-import { isLanguage, languageFor } from './languages';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { isLanguage, languageFor, LANGUAGES } from './languages';
 
 describe('the language of a reader', () => {
   // BCP 47 and the order of RFC 9110, 12.5.4; which Spanish a country reads: common practice.
@@ -23,4 +25,12 @@ describe('the language of a reader', () => {
     expect(isLanguage('toString')).toBe(false);
     expect(isLanguage(null)).toBe(false);
   });
+});
+
+test('every catalog that is compiled is spoken, over the one it lies over', () => {
+  const { languages } = JSON.parse(readFileSync(join(__dirname, '../messages/languages.json'), 'utf8')) as {
+    readonly languages: Readonly<Record<string, { readonly over?: string }>>;
+  };
+  const compiled = Object.entries(languages).map(([name, { over }]) => (over === undefined ? [name] : [over, name]));
+  expect(Object.values(LANGUAGES).map(({ catalogs }) => [...catalogs])).toEqual(compiled);
 });

@@ -3,10 +3,10 @@ import { parseNumber, printFraction } from './fraction';
 
 /** NIST Handbook 44, appendix C: the avoirdupois pound and the inch are exact by definition. */
 const GRAMS_PER_POUND = 453.59237;
-const GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
+export const GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
 const CM_PER_INCH = 2.54;
 /** US customary: 1 cup = 236.588 ml = 16 tablespoons = 48 teaspoons (NIST Handbook 44, appendix C). */
-const ML_PER_CUP = 236.588;
+export const ML_PER_CUP = 236.588;
 const ML_PER_TABLESPOON = ML_PER_CUP / 16;
 const ML_PER_TEASPOON = ML_PER_CUP / 48;
 const LITRES_PER_QUART = 0.946353;

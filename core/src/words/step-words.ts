@@ -64,7 +64,7 @@ const ofRun = (run: number, section: SectionId): SectionId => (run === 1 ? secti
 /**
  * A step in words.
  *
- * @param told the plan, its portions and the cook's units
+ * @param context the plan, its portions, the sauce, its cautions
  * @param step of the method
  * @param block it is part of; null for one that comes in while the cook is under way
  */

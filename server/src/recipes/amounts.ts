@@ -1,4 +1,4 @@
-import { parseQuantity } from '@hervir/language';
+import { GRAMS_PER_OUNCE, parseQuantity } from '@hervir/language';
 import { inFigures } from './durations';
 import { gramsOfOne, type TakenAs } from './ingredient-words';
 import { VOLUMES, type Measures } from './measures';
@@ -35,7 +35,7 @@ function unitOf(said: string, of: Measures): { readonly each: number; readonly w
 }
 
 /** An ounce of volume over one of weight, ml/g. */
-const OUNCE_ML_OVER_G = 29.5735 / 28.3495;
+const OUNCE_ML_OVER_G = VOLUMES.us.fluidOunce / GRAMS_PER_OUNCE;
 
 /** Weighed from a cup or a spoon, g/ml. From memory. */
 const DENSITY: Readonly<Partial<Record<TakenAs['kind'], number>>> = {

@@ -1,4 +1,4 @@
-import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '@hervir/core';
+import { GIVEN } from '../testing/recipes';
 import { amountOf } from './amounts';
 import { measuresOf, type Measures } from './measures';
 import { readRecipe } from './read-recipe';
@@ -29,10 +29,7 @@ test.each<[string, Measures, number]>([
 
 test('a recipe is read in the measures of its own country', () => {
   const stock = (also: string): number | null | undefined =>
-    readRecipe(`Beef\nIngredients\n1 kg beef shin\n1 pint stock\n${also}\nMethod\nSimmer for 2 hours.`, {
-      cooker: DEFAULT_COOKER,
-      kitchen: DEFAULT_KITCHEN,
-      confidence: 0.8,
-    }).lines[1]?.grams;
+    readRecipe(`Beef\nIngredients\n1 kg beef shin\n1 pint stock\n${also}\nMethod\nSimmer for 2 hours.`, GIVEN).lines[1]
+      ?.grams;
   expect([stock('2 zucchini'), stock('2 courgettes'), stock('2 carrots')]).toEqual([473, 568, 520]);
 });

@@ -1,3 +1,5 @@
+import { ML_PER_CUP } from '@hervir/language';
+
 /** Whose cups, pints and ounces a recipe is measured in. */
 export type Measures = 'us' | 'imperial' | 'metric' | 'unknown';
 
@@ -28,7 +30,13 @@ interface Volumes {
   readonly gallon: number;
 }
 
-const US: Volumes = { cup: 236.588, fluidOunce: 29.5735, pint: 473.176, quart: 946.353, gallon: 3785.41 };
+const US: Volumes = {
+  cup: ML_PER_CUP,
+  fluidOunce: ML_PER_CUP / 8,
+  pint: ML_PER_CUP * 2,
+  quart: ML_PER_CUP * 4,
+  gallon: ML_PER_CUP * 16,
+};
 const IMPERIAL: Volumes = { cup: 250, fluidOunce: 28.4131, pint: 568.261, quart: 1136.52, gallon: 4546.09 };
 
 /**

@@ -1,11 +1,10 @@
 import { readPlan, readRecipeFile, type RecipeReading } from '@hervir/contract';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN, forecast, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
-import { speaking } from '../language/speech';
-import { readRecipe as readRecipeNow, type PutRight } from './read-recipe';
+import { readRecipeIn } from '../testing/recipes';
+import type { PutRight } from './read-recipe';
 
-/** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
+const readRecipe = readRecipeIn('en-GB');
 
 // Recipes written for the purpose, in the ways people write; what is expected of them is common practice.
 

@@ -15,14 +15,11 @@ import {
   VEGETABLES,
 } from '@hervir/core';
 import { recipeJsonLd } from '../formats/recipe-out';
-import { amountOf } from './amounts';
-import { takenAs } from './ingredient-words';
 import { FOODS } from './lexicon';
-import { readRecipe as readRecipeNow } from './read-recipe';
+import { readLine, readRecipeIn } from '../testing/recipes';
 import { readStep } from './read-step';
 
-/** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
+const readRecipe = readRecipeIn('en-GB');
 
 interface Sentence {
   readonly text: string;
@@ -212,10 +209,9 @@ test.each<[string, string, number | null]>([
   ['2 chicken thighs', 'unknown', null],
   ['1 beef tomato, sliced', 'vegetable:tomato', 100],
 ])('%s', (line, wanted, grams) => {
-  const as = takenAs(line);
-  expect('id' in as ? `${as.kind}:${as.id}` : as.kind).toBe(wanted);
+  const { taken, grams: found } = readLine(line);
+  expect(taken).toBe(wanted);
   if (grams === null) return;
-  const found = amountOf(line, as)?.grams ?? 0;
   expect([found, Math.abs(found / grams - 1) < 0.15]).toEqual([found, true]);
 });
 

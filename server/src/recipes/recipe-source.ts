@@ -206,12 +206,12 @@ function cookedFor(value: unknown): number | null {
 }
 
 function fromNode(node: Node): RecipeText {
-  const ingredients = node['recipeIngredient'] ?? node['ingredients'];
   const name = bare(node['name']);
   const carried = carriedPlan(node['isBasedOn']);
   const method = steps(node['recipeInstructions']).flatMap(sentences);
   // The recipe's own time stands where no sentence has one; where it is done is said by the sentences.
-  const spanish = isSpanish([...steps(ingredients), ...method]);
+  const ingredients = steps(node['recipeIngredient'] ?? node['ingredients']);
+  const spanish = isSpanish([...ingredients, ...method]);
   const timed = method.some((text) => durations(inFigures(spanish ? fromSpanish(text) : text)).length > 0);
   const time = timed ? null : (cookedFor(node['cookTime']) ?? cookedFor(node['totalTime']));
   const oven = method.some((text) => /oven|bake|roast|horn[oe]/i.test(text));
@@ -221,7 +221,7 @@ function fromNode(node: Node): RecipeText {
   return {
     name: typeof name === 'string' ? plain(plain(name)).slice(0, 120) : '',
     servings: servingsOf(node['recipeYield'] ?? node['yield']),
-    ingredients: steps(ingredients),
+    ingredients,
     method: time === null ? method : [...method, cooked],
     ...(carried === null ? {} : { plan: carried }),
     from: 'json-ld',

@@ -7,13 +7,12 @@ import * as fc from 'fast-check';
 import { isoDuration, recipeJsonLd, recipeMarkdown } from '../formats/recipe-out';
 import { openKitchen, OXTAIL, type TestKitchen } from '../testing/kitchen';
 import { takenAs } from './ingredient-words';
-import { readRecipe as readRecipeNow } from './read-recipe';
+import { readRecipeIn } from '../testing/recipes';
 import { ovenIn } from './read-step';
 import { durations, inFigures } from './durations';
 import { recipeSource } from './recipe-source';
 
-/** As it leaves: every message of it in words. */
-const readRecipe: typeof readRecipeNow = (...of) => speaking('en-GB').spell(readRecipeNow(...of));
+const readRecipe = readRecipeIn('en-GB');
 
 const given = { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 };
 

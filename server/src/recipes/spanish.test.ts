@@ -1,16 +1,12 @@
-import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '@hervir/core';
-import { speaking } from '../language/speech';
-import { amountOf } from './amounts';
+import type { RecipeReading } from '@hervir/contract';
+import { GIVEN, readLine, readRecipeIn } from '../testing/recipes';
 import { takenAs } from './ingredient-words';
 import { FOODS } from './lexicon';
-import { readRecipe as readRecipeNow } from './read-recipe';
 import { readStep } from './read-step';
 import { fromSpanish, isSpanish } from './spanish';
 import { FOOD_WORDS } from './spanish-lexicon';
 
-/** As it leaves: every message of it in words. */
-const readRecipe = (source: string): ReturnType<typeof readRecipeNow> =>
-  speaking('es-ES').spell(readRecipeNow(source, { cooker: DEFAULT_COOKER, kitchen: DEFAULT_KITCHEN, confidence: 0.8 }));
+const readRecipe = (source: string): RecipeReading => readRecipeIn('es-ES')(source, GIVEN);
 
 test('which language a recipe is in', () => {
   expect(isSpanish(['1 kg de morcillo de ternera, en dados', '2 hojas de laurel'])).toBe(true);
@@ -68,10 +64,9 @@ test.each<[string, string, number | null]>([
   ['1 chorizo', 'unknown', null],
 ])('%s', (line, wanted, grams) => {
   const words = fromSpanish(line);
-  const as = takenAs(words);
-  expect([words, 'id' in as ? `${as.kind}:${as.id}` : as.kind]).toEqual([words, wanted]);
+  const { taken, grams: found } = readLine(words, 'metric');
+  expect([words, taken]).toEqual([words, wanted]);
   if (grams === null) return;
-  const found = amountOf(words, as, 'metric')?.grams ?? 0;
   expect([words, found, Math.abs(found / grams - 1) < 0.15]).toEqual([words, found, true]);
 });
 

@@ -69,16 +69,16 @@ const GLASS_ML: Readonly<Record<string, number>> = { vaso: 200, copa: 125, copit
 /** Numbers: in words, halves and quarters, ranges, glasses. */
 function inNumbers(text: string): string {
   return numbers(text)
-    .replaceAll(/(\d+) (horas?|kilos?|litros?|tazas?) y media?o?\b/g, (_, n: string, unit: string) => `${n}.5 ${unit}`)
+    .replaceAll(/(\d+) (horas?|kilos?|litros?|tazas?) y medi[oa]\b/g, (_, n: string, unit: string) => `${n}.5 ${unit}`)
     .replaceAll(/\bkilo y medio\b/g, '1.5 kg')
     .replaceAll(/\blitro y medio\b/g, '1.5 l')
     .replaceAll(/\b(?:1 )?hora y media\b/g, '1.5 hours')
     .replaceAll(/\b(?:1 )?hora y cuarto\b/g, '75 minutes')
     .replaceAll(/(\d+) horas? y cuarto\b/g, (_, n: string) => `${Number(n) * 60 + 15} minutes`)
-    .replaceAll(/\b(?:3|tres) cuartos de hora\b/g, '45 minutes')
+    .replaceAll(/\b3 cuartos de hora\b/g, '45 minutes')
     .replaceAll(/\b(?:1 )?cuarto de hora\b/g, '15 minutes')
     .replaceAll(/\b(?:1 )?cuarto de (?:kilo|kg)\b/g, '250 g')
-    .replaceAll(/\b(?:3|tres) cuartos de (?:kilo|kg)\b/g, '750 g')
+    .replaceAll(/\b3 cuartos de (?:kilo|kg)\b/g, '750 g')
     .replaceAll(/\b(?:1 )?cuarto de litro\b/g, '250 ml')
     .replaceAll(/\bmedia hora\b/g, '30 minutes')
     .replaceAll(/\bmedi[oa] (?=kilo|kg|litro|l\b|taza|vaso|cucharad)/g, '0.5 ')
@@ -87,8 +87,7 @@ function inNumbers(text: string): string {
     .replaceAll(
       /(\d+(?:[.,/]\d+)?) (vaso|copa|copita)s?\b/g,
       (_, n: string, of: string) => `${figure(n) * (GLASS_ML[of] ?? 0)} ml`,
-    )
-    .replaceAll(/\b(\d+) ?°? ?c?\/(?=\d+ ?°? ?f)/g, '$1 c / ');
+    );
 }
 
 function figure(text: string): number {

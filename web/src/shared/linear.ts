@@ -17,7 +17,7 @@ export const linear =
     start + ((value - from) / (to - from)) * (end - start);
 
 /** The same, that never leaves its places. */
-export const clamped =
-  (values: Span, places: Span): Linear =>
-  (value) =>
-    linear(values, places)(Math.min(Math.max(value, values[0]), values[1]));
+export function clamped(values: Span, places: Span): Linear {
+  const scale = linear(values, places);
+  return (value) => scale(Math.min(Math.max(value, values[0]), values[1]));
+}

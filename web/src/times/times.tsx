@@ -3,7 +3,6 @@ import { PrinterOutlined } from '@ant-design/icons';
 import {
   type Cut,
   CUTS,
-  DEFAULT_COOKER,
   type ReleaseMethod,
   SPECIES,
   type Species,
@@ -11,6 +10,7 @@ import {
   type TimesFor,
   workingTemperatureC,
 } from '@hervir/core';
+import { usualCooker } from '../shared/usual-cooker';
 import { useQueries } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -69,7 +69,7 @@ function Chart({ cookers, settings }: Kitchen): ReactNode {
   const [pictured, setPictured] = useState<{ readonly cut: string; readonly open: boolean } | null>(null);
   const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
   const own = chosen?.cooker;
-  const cooker = useMemo(() => own ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') }, [own]);
+  const cooker = useMemo(() => own ?? usualCooker(), [own]);
   const given = useMemo<TimesFor>(
     () => ({
       cooker,

@@ -1,5 +1,5 @@
-import { t } from '../language/t';
-import { cutById, DEFAULT_COOKER, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
+import { usualCooker } from '../shared/usual-cooker';
+import { cutById, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
 import dayjs from 'dayjs';
 import { remember, remembered } from '../shared/session';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
@@ -50,7 +50,7 @@ export function planOf(asked: Asked, cooker: Cooker | undefined, kitchen: Kitche
       cut: asked.cut,
       form: asked.form,
       grams: asked.grams,
-      cooker: cooker ?? { ...DEFAULT_COOKER, name: t('cooker-sets.electric-pot') },
+      cooker: cooker ?? usualCooker(),
       kitchen,
       serveAt: wallClockOn(asked.day, asked.time),
     }),
