@@ -91,7 +91,7 @@ function sources() {
 /** Whatever in a source may be the code of a message. */
 const codesIn = (source) => [...source.matchAll(/'([a-z-]+\.[\w.-]+)'/g)].map(([, code]) => code);
 
-/** What the first room says: the codes in every file that the page's beginning imports, one after another. */
+/** What the first room says: the codes in every file that the page's beginning imports, at once or soon, one after another. */
 function firstCodes(from) {
   const seen = new Set();
   const codes = new Set();
@@ -105,6 +105,7 @@ function firstCodes(from) {
     for (const code of codesIn(text)) codes.add(code);
     for (const [, to] of text.matchAll(/^(?:import|export) (?!type )[^;]*?from '(\.[^']+)';/gms))
       visit(join(dirname(file), to));
+    for (const [, to] of text.matchAll(/\bsoon\(\(\) => import\('(\.[^']+)'\)/g)) visit(join(dirname(file), to));
   };
   visit(join(root, from));
   return codes;
@@ -187,7 +188,7 @@ async function compileMessages() {
     ].join('\n'),
   );
   const early = firstCodes(beginning);
-  const isFirst = (code) => early.has(code) || first.includes(code.slice(0, code.indexOf('.')));
+  const isFirst = (code) => early.has(code) || first.includes(code) || first.includes(code.slice(0, code.indexOf('.')));
   for (const language of Object.keys(languages)) {
     const all = Object.entries(parsed[language]);
     for (const part of ['first', 'rest']) {

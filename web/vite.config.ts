@@ -1,11 +1,25 @@
 import react from '@vitejs/plugin-react';
-import { defaultClientConditions, defineConfig } from 'vite';
+import { defaultClientConditions, defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/**
+ * Each field of the component library looks for a form around itself, and with it came all forms and the rules of their
+ * entries. The one file it asks for is asked for by its own path: it is the same file, where forms are used or not.
+ */
+const fieldsWithoutForms: Plugin = {
+  name: 'fields-without-forms',
+  enforce: 'pre',
+  resolveId(source, importer) {
+    if (source !== '@rc-component/form' || importer?.endsWith('/antd/es/form/context.js') !== true) return null;
+    return this.resolve('@rc-component/form/es/FormContext', importer, { skipSelf: true });
+  },
+};
 
 export default defineConfig({
   plugins: [
     react(),
+    fieldsWithoutForms,
     // Squeezed once, as hard as it goes, when it is built: the server hands the small files out as they lie there.
     compression({ algorithms: ['brotliCompress', 'gzip'], include: /\.(js|css|svg)$/ }),
     VitePWA({

@@ -104,18 +104,8 @@ export {
 } from './learning/posterior';
 export { observe, observeByHand, type Observation } from './learning/observe';
 export { subjectOf, withCalibration, type Calibration, type CalibrationRow } from './learning/calibration';
-export {
-  aheadOf,
-  cookedAt,
-  lateOnes,
-  partAhead,
-  withAheadDone,
-  withPartOver,
-  type AheadKind,
-  type AheadTask,
-  type Late,
-  type Missed,
-} from './clock/ahead';
+export { cookedAt, partAhead, withAheadDone, withPartOver } from './clock/ahead-done';
+export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Missed } from './clock/ahead';
 export * from './clock/kept';
 export { aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
 export { meatFor } from './stations/plate';

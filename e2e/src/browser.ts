@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { testClock, type TestClock } from './test-clock';
+import { saysWhatItShows } from './waits';
 
 const ROOT = join(__dirname, '../..');
 /** Where Debian puts it and how it is started: the pictures are taken with the same. */
@@ -211,6 +212,7 @@ export class Person {
 
   private static on(page: Page, address: string): Person {
     const person = new Person(page, address);
+    saysWhatItShows(page);
     page.on('request', (request) => {
       const url = request.url();
       if (!url.startsWith(address) && !url.startsWith('data:') && !url.startsWith('blob:'))

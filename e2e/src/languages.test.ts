@@ -160,3 +160,24 @@ describe('what is taken out of the house', () => {
     expect([said, faultsOf('es-MX', said)]).toEqual([said, []]);
   });
 });
+
+describe('what the first room says comes with it', () => {
+  const demo = aKitchen();
+  const empty = aKitchen({ demo: false });
+  test.each(LANGUAGES)('in %s: with plans and without, and other rooms fetch their own', async (language) => {
+    for (const kitchen of [demo, empty]) {
+      const person = await inLanguage(kitchen, language);
+      const fetched: string[] = [];
+      person.page.on('request', (request) => fetched.push(request.url()));
+      const others = (): string[] => fetched.filter((url) => url.includes('-rest-'));
+      await person.goes('/');
+      await person.finds('button', language.startsWith('es') ? 'Por qué estos minutos' : 'Why these minutes');
+      expect(faultsOf('en-GB', await saysInTheEnd(person)).filter((fault) => /[a-z]\.[a-z]/.test(fault))).toEqual([]);
+      expect(others()).toEqual([]);
+      await person.walksTo('/times');
+      await person.settles();
+      expect(others()).not.toEqual([]);
+      await person.leaves();
+    }
+  });
+});

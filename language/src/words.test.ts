@@ -104,6 +104,16 @@ describe('words for one reader', () => {
     expect(words.text({ code: 'test.newer' })).toBe('test.newer');
     expect(words.text({ code: 'test.eggs', values: { where: 'a pan' } })).toBe('test.eggs');
   });
+
+  test('what stands for a message that is not there is the asker’s to say', () => {
+    const asked: string[] = [];
+    const words = wordsFor('en-GB', [first], 'metric', (code) => {
+      asked.push(code);
+      return '…';
+    });
+    expect(words.text({ code: 'test.later' })).toBe('…');
+    expect(asked).toEqual(['test.later']);
+  });
 });
 
 /** A value for every kind that a message can ask for. */

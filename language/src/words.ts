@@ -47,8 +47,15 @@ const isCased = (value: object): value is Cased => 'cased' in value;
  * @param locale of the reader, BCP 47
  * @param catalogs the compiled messages; looked through from the last, so that what came later wins
  * @param system the reader's units
+ * @param unknown what stands for a message that none of them has; left out, its code: what a newer Hervir kept may be unknown
+ * here, and its code is better than nothing at all
  */
-export function wordsFor(locale: string, catalogs: readonly Catalog[], system: UnitSystem): Words {
+export function wordsFor(
+  locale: string,
+  catalogs: readonly Catalog[],
+  system: UnitSystem,
+  unknown: (code: string) => string = (code) => code,
+): Words {
   const formats = new Map<string, IntlMessageFormat>();
   const lists = new Intl.ListFormat(locale, { type: 'conjunction', style: 'long' });
 
@@ -57,8 +64,7 @@ export function wordsFor(locale: string, catalogs: readonly Catalog[], system: U
       const found = catalogs[i]?.[code];
       if (found !== undefined) return found;
     }
-    // What a newer Hervir kept may be unknown here: its code is better than nothing at all.
-    return code;
+    return unknown(code);
   };
   const formatOf = (code: string, compiled: readonly object[]): IntlMessageFormat => {
     let format = formats.get(code);

@@ -2,7 +2,7 @@ import { DEFAULT_COOKER } from '../plan/defaults';
 import { keptTasks, keptUntil, thawKept, warmKept, type Kept } from './kept';
 import { meatFor } from '../stations/plate';
 import { CUTS } from '../catalog/cuts';
-import { cookedAt, partAhead, withPartOver } from './ahead';
+import { cookedAt, partAhead, withPartOver } from './ahead-done';
 import { planFor } from '../testing/fixtures';
 
 const NECK: Kept = {

@@ -1,6 +1,6 @@
 import { quantity, say, timeOfDay, type Text } from '@hervir/language/message';
 import { shiftIso } from '../units/time';
-import { HELD_HOT_C } from '../physics/cooking-body';
+import { HELD_HOT_C } from '../physics/food-safety';
 import { backwards, type ScheduledTask } from './schedule';
 
 /** One braise of an evening. */

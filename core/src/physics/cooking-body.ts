@@ -2,11 +2,8 @@ import type { HeatBody } from './conduction/heat-body';
 import { ThawingBrick } from './conduction/thawing';
 import { tabulatedExp } from './tabulated-exp';
 import { COOK_Z_C, cookRate, straightCookValue } from './cook-value';
+import { SAFE_C } from './food-safety';
 
-/** Whole cuts are safe from here with a 3 minute rest, °C. USDA FSIS safe minimum internal temperature chart; from memory. */
-export const SAFE_C = 63;
-/** Food is held hot from here up, °C. US FDA Food Code; from memory. */
-export const HELD_HOT_C = 60;
 /** Modes a direction: 4 keep the cook value within 1 %, and a cooked piece's within 0.1 %; 6 keep the middle within 0.2 K. */
 export const MODES = 4;
 export const MODES_OF_MIDDLE = 6;

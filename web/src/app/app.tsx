@@ -1,9 +1,10 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { App as AntApp, ConfigProvider } from 'antd';
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { ConfigProvider } from 'antd';
+import { lazy, Suspense, useEffect, useMemo, type ReactNode } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { queryClient } from '../api/queries';
 import { useMedia } from '../shared/use-media';
+import { useToasts } from '../shared/toast';
 import { usePreferences } from '../state/preferences';
 import { Tonight } from '../tonight/tonight';
 import { NothingHere } from './nothing-here';
@@ -27,12 +28,25 @@ const RehearseDoor = later(() => import('../rehearse/rehearse-door').then((modul
 const Log = later(() => import('../log/log').then((module) => module.Log));
 const LogEntryPage = later(() => import('../log/entry-page').then((module) => module.LogEntryPage));
 const FromRecipe = later(() => import('../recipe/from-recipe').then((module) => module.FromRecipe));
+const Toaster = lazy(() => import('./toaster').then((module) => ({ default: module.Toaster })));
 const Settings = later(() => import('../settings/settings').then((module) => module.Settings));
 
 function useColours(): Colours {
   const wanted = usePreferences((state) => state.colours);
   const dark = useMedia('(prefers-color-scheme: dark)');
   return wanted === 'device' ? (dark ? 'night' : 'day') : wanted;
+}
+
+/** What was just done, said over every room. */
+function Toasts(): ReactNode {
+  const ever = useToasts((state) => state.ever);
+  return (
+    ever && (
+      <Suspense fallback={null}>
+        <Toaster />
+      </Suspense>
+    )
+  );
 }
 
 /** Letters of the browser that is set to show them larger: over its usual 16 px. */
@@ -82,13 +96,12 @@ export function App(): ReactNode {
   }, [colours]);
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }}>
-      <AntApp>
-        <QueryClientProvider client={queryClient}>
-          <BrowserRouter>
-            <Rooms colours={colours} />
-          </BrowserRouter>
-        </QueryClientProvider>
-      </AntApp>
+      <QueryClientProvider client={queryClient}>
+        <BrowserRouter>
+          <Rooms colours={colours} />
+        </BrowserRouter>
+        <Toasts />
+      </QueryClientProvider>
     </ConfigProvider>
   );
 }

@@ -1,4 +1,3 @@
-import { Modal } from 'antd';
 import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { useHealth, useRunning, useSaveSettings, useSettings } from '../api/queries';
@@ -9,24 +8,13 @@ import { isIn, ROOMS } from './rooms';
 import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
 import type { Colours } from './theme';
-import { t, textOf } from '../language/t';
-import { type Message, say, type Text } from '@hervir/language';
-import { later } from '../language/load';
+import { t } from '../language/t';
+import { say } from '@hervir/language';
+import { later, soon } from '../language/load';
 
 /** Not in the first load: nothing is on the fire when one only plans. */
-const Pill = later(() => import('../cook/pill').then((module) => module.Pill));
-
-const KEYS: readonly (readonly [Text, Message])[] = [
-  [say('app.alt-1-9'), say('app.go-to-a-room')],
-  ['1 … 7', say('app.open-a-station-on-the')],
-  ['0', say('app.on-the-bench-why-what')],
-  ['← →', say('app.on-the-line-a-minute')],
-  [say('app.page'), say('app.on-the-line-five-minutes')],
-  [say('app.ctrl-z-ctrl-y'), say('app.undo-and-redo-on-the')],
-  [say('app.space'), say('app.at-the-pot-what-the')],
-  ['P  M  B  U', say('app.at-the-pot-pin-up')],
-  ['?', say('app.these-keys')],
-];
+const Pill = soon(() => import('../cook/pill').then((module) => module.Pill));
+const KeysDialog = later(() => import('./keys-dialog').then((module) => module.KeysDialog));
 
 /** Rooms that have a name for the window's title. */
 const TITLED = [
@@ -45,10 +33,11 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
   const save = useSaveSettings();
   const { system, print } = useUnits();
   const setColours = usePreferences((state) => state.setColours);
-  const [keysShown, setKeysShown] = useState(false);
+  /** Null until they are asked for. */
+  const [keysAt, setKeysAt] = useState<'open' | 'shut' | null>(null);
   const { pathname } = useLocation();
   useRoomKeys(
-    useCallback(() => setKeysShown(true), []),
+    useCallback(() => setKeysAt('open'), []),
     settings?.letterKeys ?? true,
   );
   const room = TITLED.find(({ path }) => isIn(pathname, path));
@@ -98,21 +87,11 @@ export function Shell({ colours }: { readonly colours: Colours }): ReactNode {
           <Outlet />
         </Suspense>
       </main>
-      <Modal title={t('app.keys')} open={keysShown} onCancel={() => setKeysShown(false)} footer={null}>
-        <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 24px', margin: 0 }}>
-          {KEYS.map(([key, what]) => (
-            <div key={textOf(key)} style={{ display: 'contents' }}>
-              <dt className="figure" style={{ fontWeight: 700 }}>
-                {textOf(key)}
-              </dt>
-              <dd style={{ margin: 0 }}>{textOf(what)}</dd>
-            </div>
-          ))}
-        </dl>
-        <p className="dim" style={{ marginTop: 12 }}>
-          {t('app.single-keys-can-be-switched')}
-        </p>
-      </Modal>
+      {keysAt !== null && (
+        <Suspense fallback={null}>
+          <KeysDialog open={keysAt === 'open'} onClose={() => setKeysAt('shut')} />
+        </Suspense>
+      )}
     </>
   );
 }

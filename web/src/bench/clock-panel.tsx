@@ -22,7 +22,7 @@ import { useReckoned } from '../shared/use-reckoned';
 import { Verdict } from '../shared/verdict';
 import { clockAt, clockTime, dayWord, inSentence } from '../shared/words';
 import { forecastWorker } from '../workers/forecast-worker';
-import type { Answer } from '../workers/forecast-api';
+import type { Answer } from '../workers/answer';
 import { CookAheadPanel } from './cook-ahead';
 import { DinnerOddsPanel } from './dinner-odds';
 import { Sides } from './sides';
@@ -197,7 +197,7 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
       Math.abs(Date.parse(other.serveAt) - Date.parse(serveAt)) <= ONE_EVENING,
   );
   const others = useReckoned(near);
-  const busy = useBusyPots(now).get(plan.cooker.name);
+  const busy = useBusyPots(now)?.get(plan.cooker.name);
   if (serveAt === null) return null;
   const after = busy && busy.braiseId !== id ? afterBusyPot(forecast.clock, busy.freeAt) : null;
   if (near.length === 0 && after === null) return null;

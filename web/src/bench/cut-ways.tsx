@@ -6,7 +6,7 @@ import { MeltCurve } from '../shared/melt-curve';
 import { longestOf, type MeltWay } from '../shared/melt-geometry';
 import { useUnits } from '../shared/use-units';
 import { FORM_GOOD_FOR, FORM_NAMES } from '../shared/words';
-import type { Alternatives } from '../workers/forecast-api';
+import type { Alternatives } from '../workers/forecast-more';
 import styles from './cut-ways.module.css';
 import type { Edit } from './station';
 import verdictsStyles from './verdicts.module.css';

@@ -1,7 +1,7 @@
 import type { Forecast, Plan } from '@hervir/core';
 import { Drawer, Tabs } from 'antd';
 import type { ReactNode } from 'react';
-import type { Alternatives } from '../workers/forecast-api';
+import type { Alternatives } from '../workers/forecast-more';
 import { BaseVerdict } from './base-verdict';
 import type { Edit } from './station';
 import { Cautions, plainReasons } from './station-why';

@@ -2,7 +2,7 @@ import type { Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { SectionDrawing } from '../shared/section/section';
 import { Verdict } from '../shared/verdict';
-import type { Alternatives } from '../workers/forecast-api';
+import type { Alternatives } from '../workers/forecast-more';
 import { BaseVerdict } from './base-verdict';
 import { ClockPanel } from './clock-panel';
 import { CutWays } from './cut-ways';

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
 import { clockAt } from '../shared/words';
 import { forecastWorker } from '../workers/forecast-worker';
-import type { Answer } from '../workers/forecast-api';
+import type { Answer } from '../workers/answer';
 import type { CookActions } from './actions';
 import { delayWords } from './delay-words';
 import { driftWords, ON_TIME } from './drift-words';

@@ -1,6 +1,5 @@
 import type { CookRecord } from '@hervir/contract';
 import type { GuidePart } from '@hervir/core';
-import { App } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
@@ -10,6 +9,7 @@ import { receiveCooks } from '../state/cooks-store';
 import { armBell } from './bell';
 import { t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 interface StartCook {
   /** Begins a cook of a kept plan, and goes to the pot. */
@@ -20,7 +20,6 @@ interface StartCook {
 /** What begins a cook; why one was not begun is said. */
 export function useStartCook(): StartCook {
   const navigate = useNavigate();
-  const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
   const start: StartCook['start'] = async (braiseId, part, acknowledged = []) => {
     setBusy(true);
@@ -39,7 +38,7 @@ export function useStartCook(): StartCook {
       void queryClient.invalidateQueries({ queryKey: keys.running });
       void navigate(`/cook/${record.id}`);
     } catch (error) {
-      void message.error(t('shared.not-begun', { why: whyOf(error) }));
+      toastTrouble(t('shared.not-begun', { why: whyOf(error) }));
       setBusy(false);
     }
   };

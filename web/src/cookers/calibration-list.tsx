@@ -1,25 +1,25 @@
 import type { LearntView } from '@hervir/contract';
 import { TENTH } from '@hervir/core';
-import { App, Button, Popconfirm, Switch } from 'antd';
+import { Button, Popconfirm, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { learntWords } from '../shared/calibration-words';
 import { rich, t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** Fewer cooks do not say how far one is from the next. */
 const ENOUGH = 3;
 
 /** What cooks have taught, each with how many it rests on; used or not, and forgotten where it is wrong. */
 export function LearntList({ learnt }: { readonly learnt: readonly LearntView[] }): ReactNode {
-  const { message } = App.useApp();
   const change = async (work: () => Promise<unknown>): Promise<void> => {
     try {
       await work();
       await queryClient.invalidateQueries({ queryKey: keys.learnt });
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     }
   };
   return (

@@ -2,7 +2,7 @@ import { PlusOutlined } from '@ant-design/icons';
 import type { LearntView, StoredCooker } from '@hervir/contract';
 import { COOKER_SETS, heaterEfficiency, workingTemperatureC, type Cooker, type Kitchen } from '@hervir/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { App, Button, Dropdown } from 'antd';
+import { Button, Dropdown } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys, useLearnt } from '../api/queries';
@@ -14,6 +14,7 @@ import { LearntList } from './calibration-list';
 import { WaterTest } from './water-test';
 import { rich, t, textOf } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { dismissToast, toast, toastTrouble } from '../shared/toast';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
@@ -21,7 +22,6 @@ export function Cookers(): ReactNode {
   const kitchen = useKitchen();
   const learnt = useLearnt().data ?? [];
   const client = useQueryClient();
-  const { message } = App.useApp();
   /** The cooker being changed; `new` with a starting set. */
   const [editing, setEditing] = useState<{ id: string | null; cooker: Cooker } | null>(null);
   const [testing, setTesting] = useState<StoredCooker | null>(null);
@@ -35,7 +35,7 @@ export function Cookers(): ReactNode {
   }
   const { cookers, settings } = kitchen;
   const changed = (): Promise<void> => client.invalidateQueries({ queryKey: keys.cookers });
-  const sorry = (error: unknown): void => void message.error(whyOf(error));
+  const sorry = (error: unknown): void => toastTrouble(whyOf(error));
 
   const save = async (cooker: Cooker): Promise<void> => {
     if (editing?.id === null || editing === null) await request('POST', '/cookers', cooker);
@@ -47,9 +47,9 @@ export function Cookers(): ReactNode {
     await request('DELETE', `/cookers/${id}`);
     await changed();
     const key = `removed-${id}`;
-    void message.open({
+    toast({
       key,
-      duration: 12,
+      stays: 12,
       content: (
         <span>
           {rich('cookers.is-taken-away-plans-keep', {
@@ -58,7 +58,7 @@ export function Cookers(): ReactNode {
               <Button
                 size="small"
                 onClick={() => {
-                  message.destroy(key);
+                  dismissToast(key);
                   request('POST', '/cookers', cooker).then(changed).catch(sorry);
                 }}
               >

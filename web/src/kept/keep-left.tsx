@@ -1,5 +1,5 @@
 import { isPulled, KEPT_PLACES, LIMITS, type Kept, type KeptPlace, type Plan } from '@hervir/core';
-import { App, Button, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NumberInput } from '../shared/number-input';
 import { useUnits } from '../shared/use-units';
@@ -9,6 +9,7 @@ import { useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastDone, toastTrouble } from '../shared/toast';
 
 /** What of a meal is left, and where it goes: one press. */
 export function KeepLeft({
@@ -23,7 +24,6 @@ export function KeepLeft({
   const { forecast } = useForecast(plan);
   const { print } = useUnits();
   const actions = useKeptActions();
-  const { message } = App.useApp();
   const [portions, setPortions] = useState(1);
   const [place, setPlace] = useState<KeptPlace>('fridge');
   const [keeping, setKeeping] = useState(false);
@@ -48,9 +48,9 @@ export function KeepLeft({
     setKeeping(true);
     try {
       await actions.keep(kept);
-      void message.success(t('kept.in-the-it-is-on', { name, mass: print('mass', kept.grams), place }));
+      toastDone(t('kept.in-the-it-is-on', { name, mass: print('mass', kept.grams), place }));
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     } finally {
       setKeeping(false);
     }

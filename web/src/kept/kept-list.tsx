@@ -1,20 +1,21 @@
 import type { StoredKept } from '@hervir/contract';
 import { aheadText, keptCaution, keptUntil, WARM_WAYS, type AheadTask, type Kept } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
-import { App, Button, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { AheadRow } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
-import { useUndo } from '../shared/use-undo';
+import { undoToast } from '../shared/undo-toast';
 import { useUnits } from '../shared/use-units';
 import { inWords, longDay, WARM_WORDS, wallClockOf } from '../shared/words';
 import { forecastWorker } from '../workers/forecast-worker';
 import { useDayAlarms } from '../tonight/use-day-alarms';
-import type { Answer } from '../workers/forecast-api';
+import type { Answer } from '../workers/answer';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { orNull, t, textOf } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */
 export function KeptList({ now }: { readonly now: Date }): ReactNode {
@@ -36,8 +37,6 @@ export function KeptList({ now }: { readonly now: Date }): ReactNode {
 function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; readonly now: Date }): ReactNode {
   const { print } = useUnits();
   const actions = useKeptActions();
-  const { message } = App.useApp();
-  const undo = useUndo();
   const [choosing, setChoosing] = useState(false);
   const { name, portions, grams, place, since, eatAt, warm } = kept;
   const until = keptUntil(kept);
@@ -45,9 +44,9 @@ function KeptItem({ stored: { id, kept }, now }: { readonly stored: StoredKept; 
   const save = async (next: Partial<Kept>, said?: string): Promise<void> => {
     try {
       await actions.save(id, { ...kept, ...next });
-      if (said !== undefined) undo(id, said, () => void save(kept));
+      if (said !== undefined) undoToast(id, said, () => void save(kept));
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     }
   };
   const choose = choosing ? t('kept.not-now') : eatAt === null ? t('kept.eat-it') : t('kept.another-time');

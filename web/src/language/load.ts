@@ -24,15 +24,27 @@ const fetched = async (part: 'first' | 'rest'): Promise<Catalog[]> => {
 export async function beginToSpeak(language: Language): Promise<void> {
   spoken = language;
   rest = null;
-  speak(language, await fetched('first'));
+  // A word that is needed and is not among the first is fetched with all the others.
+  speak(language, await fetched('first'), () => void restOfWords().catch(() => undefined));
   document.documentElement.lang = language;
 }
 
-/** Everything that the other rooms say; fetched once. */
+/** Everything that the other rooms say; fetched once, and again where that failed. */
 export function restOfWords(): Promise<void> {
-  rest ??= fetched('rest').then(alsoSpeak);
+  rest ??= fetched('rest').then(alsoSpeak, (error: unknown) => {
+    rest = null;
+    throw error;
+  });
   return rest;
 }
+
+/**
+ * A part of the first room that is fetched a moment after it: its words are among the first.
+ *
+ * @param load gives the component
+ */
+export const soon = <P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> =>
+  lazy(async () => ({ default: await load() }));
 
 /**
  * A part of the page that is fetched when it is opened, with the words for it.

@@ -17,8 +17,18 @@ let locale = 'en-GB';
 let system: UnitSystem = 'metric';
 let words: Words | null = null;
 
+/** Fetches the words that have not come yet; null once they are all here. */
+let fetchMore: (() => void) | null = null;
+
+/** What stands for words that are on their way: they draw the page again when they come. */
+function notYet(code: string): string {
+  if (fetchMore === null) return code;
+  fetchMore();
+  return '…';
+}
+
 function spoken(): Words {
-  words ??= wordsFor(locale, catalogs, system);
+  words ??= wordsFor(locale, catalogs, system, notYet);
   return words;
 }
 
@@ -27,10 +37,12 @@ function spoken(): Words {
  *
  * @param of BCP 47
  * @param from the compiled messages; what comes later wins
+ * @param more fetches those that are not among them; left out, these are all
  */
-export function speak(of: string, from: readonly Catalog[]): void {
+export function speak(of: string, from: readonly Catalog[], more: (() => void) | null = null): void {
   locale = of;
   catalogs = from;
+  fetchMore = more;
   words = null;
 }
 
@@ -43,9 +55,10 @@ const wait = (changed: () => void): (() => void) => {
 /** What the page speaks, and again when it speaks otherwise: more words have come, or its units are others. */
 export const useWords = (): Words => useSyncExternalStore(wait, spoken);
 
-/** Adds messages that came later than the first. */
+/** Adds the messages that came later than the first. */
 export function alsoSpeak(more: readonly Catalog[]): void {
   catalogs = [...catalogs, ...more];
+  fetchMore = null;
   words = null;
   waiting.forEach((changed) => changed());
 }

@@ -11,7 +11,7 @@ import {
   type Grade,
   type Target,
 } from '@hervir/core';
-import { App, Input, InputNumber, Modal, Select } from 'antd';
+import { Input, InputNumber, Modal, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState, type ReactNode } from 'react';
 import { newId, request } from '../api/client';
@@ -25,11 +25,11 @@ import styles from './log.module.css';
 import { useFocusBack } from '../shared/use-focus-back';
 import { t, textOf } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
   useFocusBack();
-  const { message } = App.useApp();
   const cookers = useCookers().data ?? [];
   const kitchen = useSettings().data?.kitchen ?? DEFAULT_KITCHEN;
   const [id] = useState(newId);
@@ -53,7 +53,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
       await queryClient.invalidateQueries();
       close();
     } catch (error) {
-      void message.error(t('shared.not-added', { why: whyOf(error) }));
+      toastTrouble(t('shared.not-added', { why: whyOf(error) }));
     }
   };
   return (

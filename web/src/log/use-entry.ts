@@ -1,11 +1,11 @@
 import type { BraiseRecord, LogChange, LogItem, LogRecord } from '@hervir/contract';
 import type { Plan } from '@hervir/core';
-import { App } from 'antd';
 import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { asPicture } from './picture';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** What can be done with a cook of the log; what fails is said, and nothing is half done. */
 export interface EntryActions {
@@ -18,13 +18,12 @@ export interface EntryActions {
 
 /** The actions of one cook of the log. */
 export function useEntry({ item, plan }: Pick<LogRecord, 'item' | 'plan'>): EntryActions {
-  const { message } = App.useApp();
   const navigate = useNavigate();
   const trying = async (work: () => Promise<void>): Promise<void> => {
     try {
       await work();
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     }
   };
   return {

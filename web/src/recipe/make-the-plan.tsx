@@ -45,12 +45,7 @@ export function MakeThePlan({ plan, onFault }: Props): ReactNode {
             day !== NO_DAY &&
             rich('recipe.at', {
               timeInput: (
-                <TimeInput
-                  label={t('recipe.at-what-time')}
-                  value={time}
-                  onChange={setTime}
-                  style={{ width: '5.625rem' }}
-                />
+                <TimeInput label={t('recipe.at-what-time')} value={time} onChange={setTime} width="5.625rem" />
               ),
             }),
         })}

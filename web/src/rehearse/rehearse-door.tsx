@@ -1,7 +1,7 @@
 import { clockTime, dayOf, wallClockOf } from '../shared/words';
 import type { RehearsalSummary } from '@hervir/contract';
 import { EXERCISE_LIST } from '@hervir/core';
-import { App, Button, Checkbox, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
@@ -14,6 +14,7 @@ import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
 import { lowerFirst, say, type Text } from '@hervir/language';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], Text>> = {
   passed: say('rehearse.passed-2'),
@@ -111,13 +112,12 @@ export function RehearseDoor(): ReactNode {
 }
 
 function Runs({ runs }: { readonly runs: readonly RehearsalSummary[] }): ReactNode {
-  const { message } = App.useApp();
   const remove = async (id: string): Promise<void> => {
     try {
       await request('DELETE', `/rehearsals/${id}`);
       await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     } catch (error) {
-      void message.error(t('shared.not-deleted', { why: whyOf(error) }));
+      toastTrouble(t('shared.not-deleted', { why: whyOf(error) }));
     }
   };
   return (

@@ -1,12 +1,12 @@
 import type { RehearsalRecord } from '@hervir/contract';
 import type { ExerciseId, Plan } from '@hervir/core';
-import { App } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** What a rehearsal is begun from. */
 export type RehearsalOf = { readonly exercise: ExerciseId } | { readonly braiseId: string } | { readonly plan: Plan };
@@ -17,7 +17,6 @@ export function useStartRehearsal(): {
   readonly busy: boolean;
 } {
   const navigate = useNavigate();
-  const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
   const start = async (of: RehearsalOf & { readonly scatter?: boolean }): Promise<void> => {
     setBusy(true);
@@ -26,7 +25,7 @@ export function useStartRehearsal(): {
       void queryClient.invalidateQueries({ queryKey: keys.rehearsals });
       void navigate(`/rehearse/${id}`);
     } catch (error) {
-      void message.error(t('shared.not-begun', { why: whyOf(error) }));
+      toastTrouble(t('shared.not-begun', { why: whyOf(error) }));
     } finally {
       setBusy(false);
     }

@@ -1,6 +1,6 @@
 import type { BackupPreview, KeptBackup } from '@hervir/contract';
 import { useQuery } from '@tanstack/react-query';
-import { App, Button, Modal, Upload } from 'antd';
+import { Button, Modal, Upload } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
@@ -9,6 +9,7 @@ import { FileFaults } from './file-faults';
 import styles from './settings.module.css';
 import { rich, t, textOf } from '../language/t';
 import { type Message, say } from '@hervir/language';
+import { toastDone } from '../shared/toast';
 
 /** What a table holds, as a cook would call it. */
 const NAMES: Readonly<Record<string, Message>> = {
@@ -32,7 +33,6 @@ const megabytes = (bytes: number): string =>
 
 /** The whole kitchen as one file, and back; and those that were made by themselves. */
 export function BackupCard(): ReactNode {
-  const { message } = App.useApp();
   const folder = useQuery({
     queryKey: ['where'],
     queryFn: () => request<{ folder: string }>('GET', '/backup/where'),
@@ -60,7 +60,7 @@ export function BackupCard(): ReactNode {
       await request('POST', `${found.source.path}/restore`, found.source.file);
       await queryClient.invalidateQueries();
       setFound(null);
-      void message.success(t('settings.the-kitchen-is-as-in'));
+      toastDone(t('settings.the-kitchen-is-as-in'));
     } catch (error) {
       setFound(null);
       setWrong(error as Error);

@@ -1,20 +1,20 @@
-import { App, Button, Popconfirm } from 'antd';
+import { Button, Popconfirm } from 'antd';
 import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastDone, toastTrouble } from '../shared/toast';
 
 /** The demo kitchen, put back as it came. */
 export function DemoCard(): ReactNode {
-  const { message } = App.useApp();
   const putBack = async (): Promise<void> => {
     try {
       await request('POST', '/demo/reset');
       await queryClient.invalidateQueries();
-      void message.success(t('settings.the-demo-kitchen-is-as'));
+      toastDone(t('settings.the-demo-kitchen-is-as'));
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     }
   };
   return (

@@ -1,6 +1,6 @@
 import { dayOf } from '../shared/words';
 import type { ImportReport, LogImport } from '@hervir/contract';
-import { App, Button, Modal, Progress, Upload } from 'antd';
+import { Button, Modal, Progress, Upload } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Refused, request } from '../api/client';
 import { queryClient } from '../api/queries';
@@ -10,13 +10,13 @@ import { FileFaults } from './file-faults';
 import { clsx } from 'clsx';
 import styles from './settings.module.css';
 import { t } from '../language/t';
+import { toastDone } from '../shared/toast';
 
 /** How often it is asked how far a file is, ms. */
 const LOOK_EVERY = 300;
 
 /** The log as a table for a spreadsheet, and back: shown before anything is kept. */
 export function LogFileCard(): ReactNode {
-  const { message } = App.useApp();
   const { print } = useUnits();
   const [file, setFile] = useState<LogImport | null>(null);
   const [wrong, setWrong] = useState<Error | null>(null);
@@ -62,7 +62,7 @@ export function LogFileCard(): ReactNode {
     try {
       const { added, known } = await request<ImportReport>('POST', `/log/imports/${file.id}/keep`);
       await queryClient.invalidateQueries();
-      void message.success(t('settings.cooks-added-were-there-already', { added, known }));
+      toastDone(t('settings.cooks-added-were-there-already', { added, known }));
     } catch (error) {
       setWrong(error as Error);
     } finally {

@@ -1,5 +1,5 @@
 import type { Settings as Stored } from '@hervir/contract';
-import { App, Switch } from 'antd';
+import { Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { useHealth, useSaveSettings, useSettings } from '../api/queries';
 import { Choice, Field } from '../shared/field';
@@ -15,6 +15,7 @@ import { PhoneCard } from './phone-card';
 import { clsx } from 'clsx';
 import styles from './settings.module.css';
 import { t } from '../language/t';
+import { toastTrouble } from '../shared/toast';
 
 /** What is set once: units, the kitchen's air, how sure to be, keys, colours. */
 export function Settings(): ReactNode {
@@ -36,12 +37,11 @@ export function Settings(): ReactNode {
 
 function Form({ settings }: { readonly settings: Stored }): ReactNode {
   const save = useSaveSettings();
-  const { message } = App.useApp();
   const demo = useHealth().data?.demo ?? false;
   const change = (part: Partial<Stored>): void =>
     save.mutate(
       { ...settings, ...part },
-      { onError: (error) => void message.error(t('shared.not-saved', { why: error.message })) },
+      { onError: (error) => toastTrouble(t('shared.not-saved', { why: error.message })) },
     );
   return (
     <div className="room" style={{ maxWidth: 680 }}>

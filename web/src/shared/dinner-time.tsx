@@ -26,7 +26,7 @@ export function DinnerTime({ now, serveAt = null, onServeAt, busy = false }: Pro
         if (ready) onServeAt(wallClockOn(day, time));
       }}
     >
-      <TimeInput label={t('shared.when-we-eat')} value={time} onChange={setTime} style={{ width: '5.625rem' }} />
+      <TimeInput label={t('shared.when-we-eat')} value={time} onChange={setTime} width="5.625rem" />
       <Input
         type="date"
         aria-label={t('shared.which-day')}

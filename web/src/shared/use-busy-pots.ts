@@ -1,32 +1,21 @@
-import { cookState } from '@hervir/core';
 import type { CookRecord } from '@hervir/contract';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useRunning } from '../api/queries';
+import type { BusyPot, busyPots } from './busy-pots';
 
-/** A pot that is on the fire. */
-export interface BusyPot {
-  /** What is in it. */
-  readonly name: string;
-  readonly braiseId: string | null;
-  /** When it is expected to be free, ms since 1970: when its dinner is. */
-  readonly freeAt: number;
-}
+const NOTHING_COOKS: readonly CookRecord[] = [];
+const NONE: ReadonlyMap<string, BusyPot> = new Map();
 
-function busyPots(cooks: readonly CookRecord[], now: Date): ReadonlyMap<string, BusyPot> {
-  const busy = new Map<string, BusyPot>();
-  for (const { name, braiseId, plan, guide, events } of cooks) {
-    const { status, dinner } = cookState(guide, events, now.getTime());
-    if (status !== 'cooking') continue;
-    const freeAt = Math.max(dinner.at, busy.get(plan.cooker.name)?.freeAt ?? 0);
-    busy.set(plan.cooker.name, { name, braiseId, freeAt });
-  }
-  return busy;
-}
-
-const NONE: readonly CookRecord[] = [];
-
-/** The pots that are on the fire, by the cooker's name. Each cook is folded anew with the time and its events, and not at every key. */
-export function useBusyPots(now: Date): ReadonlyMap<string, BusyPot> {
-  const cooks = useRunning().data ?? NONE;
-  return useMemo(() => busyPots(cooks, now), [cooks, now]);
+/**
+ * The pots that are on the fire, by the cooker's name; null for the moment it takes to fetch what reads a cook, for mostly
+ * nothing cooks. Each cook is folded anew with the time and its events, and not at every key.
+ */
+export function useBusyPots(now: Date): ReadonlyMap<string, BusyPot> | null {
+  const cooks = useRunning().data ?? NOTHING_COOKS;
+  const [read, setRead] = useState<typeof busyPots | null>(null);
+  const cooking = cooks.length > 0;
+  useEffect(() => {
+    if (cooking) void import('./busy-pots').then((module) => setRead(() => module.busyPots));
+  }, [cooking]);
+  return useMemo(() => (cooking ? (read?.(cooks, now) ?? null) : NONE), [cooking, read, cooks, now]);
 }

@@ -2,7 +2,7 @@ import { type Message, say, upperFirst } from '@hervir/language';
 import type { BraiseRecord } from '@hervir/contract';
 import { AISLES, roundTo, shoppingList, type Aisle, type ShoppingLine } from '@hervir/core';
 import { useQueries } from '@tanstack/react-query';
-import { App, Button, Checkbox } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { request } from '../api/client';
@@ -13,6 +13,7 @@ import { dayWord } from '../shared/words';
 import { useShopping } from '../state/shopping-store';
 import styles from './shopping.module.css';
 import { t, textOf } from '../language/t';
+import { toastDone, toastTrouble } from '../shared/toast';
 
 const AISLE_NAMES: Readonly<Record<Aisle, Message>> = {
   meat: say('shopping.meat'),
@@ -62,7 +63,6 @@ export function ShoppingRoom(): ReactNode {
   const braises = useBraises();
   const { plans, ticked, buyFor, begin, tick } = useShopping();
   const [params, setParams] = useSearchParams();
-  const { message } = App.useApp();
   const amount = useAmount();
   const [today] = useState(() => new Date());
   const asked = params.get('plan');
@@ -97,9 +97,9 @@ export function ShoppingRoom(): ReactNode {
   const copy = async (): Promise<void> => {
     try {
       await navigator.clipboard.writeText(asText(lines, out, amount));
-      void message.success(t('shopping.the-list-is-copied'));
+      toastDone(t('shopping.the-list-is-copied'));
     } catch {
-      void message.error(t('shopping.this-browser-does-not-let'));
+      toastTrouble(t('shopping.this-browser-does-not-let'));
     }
   };
   return (

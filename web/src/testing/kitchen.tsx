@@ -18,6 +18,7 @@ import { queryClient } from '../api/queries';
 import { closeBench } from '../state/bench/keep-bench';
 import { useCooks } from '../state/cooks-store';
 import { usePreferences } from '../state/preferences';
+import { useToasts } from '../shared/toast';
 import { useServer } from '../state/server-store';
 import { answer } from './answer';
 
@@ -244,6 +245,7 @@ export function openRoom(
   closeBench();
   useCooks.setState({ cooks: {}, outbox: {}, refused: {}, reached: true, why: null });
   usePreferences.setState({ colours: 'day', lastPlan: null, firstStepsOver: false, kitchenSaid: false });
+  useToasts.setState({ asked: [], ever: false });
   useServer.setState({ away: false, shownSince: null, renew: null, troubles: {} });
   window.history.replaceState(null, '', path);
   render(<App />);

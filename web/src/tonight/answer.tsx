@@ -1,6 +1,5 @@
 import { upperFirst } from '@hervir/language';
 import { inTen, shiftIso, TARGET_WORDS, type Forecast } from '@hervir/core';
-import { Spin } from 'antd';
 import type { ReactNode } from 'react';
 import { lateStart } from '../shared/late-start';
 import { mealWords } from '../shared/meal-words';
@@ -31,7 +30,13 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
       </div>
     );
   }
-  if (forecast === null) return <Spin description={t('tonight.reckoning')} />;
+  if (forecast === null) {
+    return (
+      <p className="dim" role="status">
+        {t('tonight.reckoning')}
+      </p>
+    );
+  }
   const { chance } = forecast.tenderness;
   const { startAt } = forecast.clock;
   const late = lateStart(forecast.clock, now);

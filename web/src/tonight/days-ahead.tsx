@@ -1,6 +1,5 @@
 import type { BraiseSummary } from '@hervir/contract';
 import type { AheadTask, Plan } from '@hervir/core';
-import { App } from 'antd';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePlanActions } from '../api/queries';
@@ -11,6 +10,7 @@ import { dayWord } from '../shared/words';
 import { useDayAlarms } from './use-day-alarms';
 import { t } from '../language/t';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** What is due within so many hours is worth a place on the first page. */
 const SOON_HOURS = 24;
@@ -21,7 +21,6 @@ const JUST_DONE_HOURS = 6;
 export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSummary[]; readonly now: Date }): ReactNode {
   const reckoned = useReckoned(plans);
   const actions = usePlanActions();
-  const { message } = App.useApp();
   const { start } = useStartCook();
   const alarms = useMemo(
     () => plans.flatMap((plan, i) => (reckoned[i]?.ahead ?? []).map((task) => ({ of: plan.name, task }))),
@@ -42,7 +41,7 @@ export function DaysAhead({ plans, now }: { readonly plans: readonly BraiseSumma
     try {
       await actions.change(id, how);
     } catch (error) {
-      void message.error(whyOf(error));
+      toastTrouble(whyOf(error));
     }
   };
   return (

@@ -1,5 +1,5 @@
 import { COOKER_SETS, EXERCISE_LIST, LIMITS, type Cooker, type CookerSet } from '@hervir/core';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { request } from '../api/client';
@@ -14,6 +14,7 @@ import styles from './first-steps.module.css';
 import { rich, t, textOf } from '../language/t';
 import { type Message, say } from '@hervir/language';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
@@ -97,7 +98,6 @@ const KINDS: readonly (readonly [Cooker['kind'], Message])[] = [
 
 function PotStep(): ReactNode {
   const { print } = useUnits();
-  const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
   const take = async ({ name, cooker }: CookerSet): Promise<void> => {
     setBusy(true);
@@ -105,7 +105,7 @@ function PotStep(): ReactNode {
       await request('POST', '/cookers', { ...cooker, name: textOf(name) });
       await queryClient.invalidateQueries({ queryKey: keys.cookers });
     } catch (error) {
-      void message.error(t('shared.not-kept', { why: whyOf(error) }));
+      toastTrouble(t('shared.not-kept', { why: whyOf(error) }));
     } finally {
       setBusy(false);
     }

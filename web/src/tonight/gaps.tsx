@@ -85,7 +85,7 @@ export function Gaps({ asked, now, cookers, cooker, change, onGramsFault, onTime
           <TimeInput
             label={t('shared.when-we-eat')}
             value={asked.time}
-            style={{ width: '4.2em' }}
+            width="4.2em"
             describedBy="tonight-fault"
             onFault={onTimeFault}
             onChange={(time) => change({ time })}

@@ -1,12 +1,11 @@
 import { printDuration } from '@hervir/language';
 import type { BraiseSummary } from '@hervir/contract';
 import { cutById, cutTitle } from '@hervir/core';
-import { App, Input, Modal } from 'antd';
 import { Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useBraises, usePlanActions } from '../api/queries';
 import { Trouble } from '../shared/trouble';
-import { useUndo } from '../shared/use-undo';
+import { undoToast } from '../shared/undo-toast';
 import { useUnits } from '../shared/use-units';
 import { clockTime, dayWord, FORM_PHRASES } from '../shared/words';
 import { mealWords } from '../shared/meal-words';
@@ -16,16 +15,18 @@ import { SayWhen } from './say-when';
 import { useNext, usePlansAhead, type Begins } from './use-next';
 import styles from './tonight.module.css';
 import { rich, t } from '../language/t';
-import { later } from '../language/load';
+import { later, soon } from '../language/load';
 import { whyOf } from '../shared/why-of';
+import { toastTrouble } from '../shared/toast';
 
 const NO_PLANS: readonly BraiseSummary[] = [];
 
 /** From here on the other plans of the evening are worth a word, minutes. */
 const TOGETHER = 1;
 
-/** Nor this: few plans reach back over days. */
-const DaysAhead = later(() => import('./days-ahead').then((module) => module.DaysAhead));
+/** Nor these: few plans reach back over days, and few get another name. */
+const DaysAhead = soon(() => import('./days-ahead').then((module) => module.DaysAhead));
+const RenamePlan = later(() => import('./rename-plan').then((module) => module.RenamePlan));
 
 /** Not in the first load: the menu comes when it is asked for. */
 const PlanMenu = later(() => import('./plan-menu').then((module) => module.PlanMenu));
@@ -93,7 +94,11 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
             </ul>
           )}
         </section>
-        {renaming && <Rename key={renaming.id} plan={renaming} close={() => setRenaming(null)} />}
+        {renaming && (
+          <Suspense fallback={null}>
+            <RenamePlan key={renaming.id} plan={renaming} close={() => setRenaming(null)} />
+          </Suspense>
+        )}
       </div>
     </>
   );
@@ -155,14 +160,12 @@ function Begin({ begins, now }: { readonly begins: Begins | null; readonly now: 
 function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
   const { print } = useUnits();
   const actions = usePlanActions();
-  const { message } = App.useApp();
-  const undo = useUndo();
   const [menuAsked, setMenuAsked] = useState(false);
-  const sorry = (error: unknown): void => void message.error(whyOf(error));
+  const sorry = (error: unknown): void => toastTrouble(whyOf(error));
 
   const remove = async (): Promise<void> => {
     await actions.remove(plan.id);
-    undo(
+    undoToast(
       `removed-${plan.id}`,
       t('tonight.is-put-away', { name: plan.name }),
       () => void actions.restore(plan.id).catch(sorry),
@@ -207,42 +210,5 @@ function PlanItem({ plan, now, onRename, begin }: ItemProps): ReactNode {
         <MoreButton name={plan.name} aria-haspopup="menu" onClick={() => setMenuAsked(true)} />
       )}
     </li>
-  );
-}
-
-function Rename({ plan, close }: { readonly plan: BraiseSummary; readonly close: () => void }): ReactNode {
-  const actions = usePlanActions();
-  const [name, setName] = useState(plan.name);
-  const [error, setError] = useState<string | null>(null);
-  const save = async (): Promise<void> => {
-    try {
-      await actions.rename(plan.id, name.trim());
-      close();
-    } catch (caught) {
-      setError(whyOf(caught));
-    }
-  };
-  return (
-    <Modal
-      title={t('tonight.rename-the-plan')}
-      open
-      okText={t('tonight.rename')}
-      onOk={() => void save()}
-      onCancel={close}
-    >
-      <Input
-        aria-label={t('tonight.name')}
-        value={name}
-        maxLength={120}
-        autoFocus
-        onChange={(event) => setName(event.target.value)}
-        onPressEnter={() => void save()}
-      />
-      {error !== null && (
-        <p role="alert" style={{ color: 'var(--ember)', marginTop: 8 }}>
-          {error}
-        </p>
-      )}
-    </Modal>
   );
 }

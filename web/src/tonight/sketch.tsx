@@ -1,6 +1,6 @@
-import { TARGET_BAND, type Forecast, type Work } from '@hervir/core';
+import type { Forecast, Work } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { lineGeometry } from '../shared/line/geometry';
+import { lineCurves } from '../shared/line/curves';
 import { useWidth } from '../shared/use-width';
 import { t } from '../language/t';
 
@@ -13,11 +13,10 @@ export function Sketch({ forecast }: { readonly forecast: Forecast }): ReactNode
   const [box, width] = useWidth();
   const g =
     width > 0
-      ? lineGeometry(forecast, {
+      ? lineCurves(forecast, {
           width: width + 60,
           height: HEIGHT,
           minutes: forecast.clock.totalMinutes,
-          target: TARGET_BAND[forecast.plan.target],
         })
       : null;
   const start = (kind: Work['kind']): number | undefined =>

@@ -14,21 +14,21 @@ import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
 import { t, textOf } from '../language/t';
-import { later } from '../language/load';
+import { later, soon } from '../language/load';
 
 /** Not in the first load: it stands below the plans. */
-const Lately = later(() => import('./lately').then((module) => module.Lately));
+const Lately = soon(() => import('./lately').then((module) => module.Lately));
 
 /** Not in the first load: nobody asks why before there is an answer. */
-const ForPeople = later(() => import('./for-people').then((module) => module.ForPeople));
-const KeptList = later(() => import('../kept/kept-list').then((module) => module.KeptList));
+const ForPeople = soon(() => import('./for-people').then((module) => module.ForPeople));
+const KeptList = soon(() => import('../kept/kept-list').then((module) => module.KeptList));
 const WhyDrawer = later(() => import('./why-drawer').then((module) => module.WhyDrawer));
 
 /** Only in a kitchen that is new. */
-const FirstSteps = later(() => import('./first-steps').then((module) => module.FirstSteps));
+const FirstSteps = soon(() => import('./first-steps').then((module) => module.FirstSteps));
 
 /** Nor this: it comes with the first cook. */
-const OnTheFire = later(() => import('../cook/on-the-fire').then((module) => module.OnTheFire));
+const OnTheFire = soon(() => import('../cook/on-the-fire').then((module) => module.OnTheFire));
 
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */
 export function Tonight(): ReactNode {

@@ -2,8 +2,8 @@
 import type { AheadTask } from '@hervir/core';
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { App } from 'antd';
 import type { ReactNode } from 'react';
+import { Toaster } from '../app/toaster';
 import { cameUp, useDayAlarms, type DayAlarm } from './use-day-alarms';
 
 const AT = '2027-01-16T18:30:00+01:00';
@@ -38,9 +38,10 @@ function Page({ alarms, at }: { readonly alarms: readonly DayAlarm[]; readonly a
 test('with the page open it says so when the hour comes, until it is put away', async () => {
   const alarms = [alarm()];
   const page = (at: number): ReactNode => (
-    <App>
+    <>
       <Page alarms={alarms} at={at} />
-    </App>
+      <Toaster />
+    </>
   );
   const { rerender } = render(page(minute(-1)));
   expect(screen.queryByRole('alert')).toBeNull();

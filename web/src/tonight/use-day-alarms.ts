@@ -1,10 +1,10 @@
 import { aheadText, type AheadTask } from '@hervir/core';
-import { App } from 'antd';
 import { useEffect, useRef } from 'react';
 import { ring } from '../cook/bell';
 import { usePreferences } from '../state/preferences';
 import { clockTime } from '../shared/words';
 import { textOf } from '../language/t';
+import { toastUntilClosed } from '../shared/toast';
 
 /** One thing of the days, and for what. */
 export interface DayAlarm {
@@ -38,7 +38,6 @@ export function cameUp(alarms: readonly DayAlarm[], since: number, now: number):
  * @param now the page's clock
  */
 export function useDayAlarms(alarms: readonly DayAlarm[], now: Date): void {
-  const { notification } = App.useApp();
   const loud = usePreferences((state) => state.loud);
   const since = useRef(now.getTime());
   useEffect(() => {
@@ -47,12 +46,7 @@ export function useDayAlarms(alarms: readonly DayAlarm[], now: Date): void {
     if (came.length === 0) return;
     ring('turn', loud);
     for (const { of, task } of came) {
-      notification.info({
-        key: `${of}:${task.id}`,
-        title: `${clockTime(task.at ?? '')}: ${of}`,
-        description: textOf(aheadText(task)),
-        duration: 0,
-      });
+      toastUntilClosed(`${of}:${task.id}`, `${clockTime(task.at ?? '')}: ${of}`, textOf(aheadText(task)));
     }
-  }, [alarms, now, loud, notification]);
+  }, [alarms, now, loud]);
 }

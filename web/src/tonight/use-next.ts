@@ -2,7 +2,8 @@ import type { BraiseSummary } from '@hervir/contract';
 import { afterBusyPot, cookedAt, scheduleTogether, type AfterBusyPot, type BraiseToSchedule } from '@hervir/core';
 import { useMemo } from 'react';
 import { useRunning } from '../api/queries';
-import { useBusyPots, type BusyPot } from '../shared/use-busy-pots';
+import type { BusyPot } from '../shared/busy-pots';
+import { useBusyPots } from '../shared/use-busy-pots';
 import { useReckoned, type Reckoned } from '../shared/use-reckoned';
 
 /** So many of the plans ahead are looked into for which must be begun first. */
@@ -29,8 +30,10 @@ export interface NextPlan {
 /** All that wait, laid beside one another: one cook, one board, each pot one thing at a time. */
 function besideOneAnother(
   waiting: readonly { readonly plan: BraiseSummary; readonly reckoned: Reckoned | null }[],
-  busy: ReadonlyMap<string, BusyPot>,
+  busy: ReadonlyMap<string, BusyPot> | null,
 ): NextPlan[] {
+  // What is on the fire moves what comes after it: until that is read, no plan says when it begins.
+  if (busy === null) return waiting.map(({ plan }) => ({ plan, begins: null }));
   const known = waiting.flatMap(({ plan, reckoned }): BraiseToSchedule[] =>
     reckoned === null || plan.serveAt === null || cookedAt(reckoned.plan) !== null
       ? []

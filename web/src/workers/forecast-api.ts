@@ -1,24 +1,12 @@
-import type { Text } from '@hervir/language';
 import {
-  asCooked,
-  catchUp,
-  dinnerNow,
   dinnerOdds,
   forecast,
-  formAlternatives,
   keptTasks,
-  timeSavers,
-  PlanError,
-  pressureMinutesLike,
-  releaseAlternatives,
-  rescale,
-  additionalMinutes,
-  timesOverWeight,
-  timesRow,
   withCalibration,
+  type AdditionalMinutes,
   type AheadTask,
-  type Alternative,
   type AsCooked,
+  type CalibrationRow,
   type CatchUp,
   type CookState,
   type DinnerNow,
@@ -28,46 +16,19 @@ import {
   type Grade,
   type Guide,
   type Kept,
-  type CalibrationRow,
-  type TimeSaver,
   type Method,
-  type AdditionalMinutes,
   type Plan,
-  type SoFar,
   type Rescaled,
+  type SoFar,
   type TimesCell,
   type TimesFor,
-  withoutPressure,
-  type WithoutPressure,
+  type TimeSaver,
 } from '@hervir/core';
+import { answer, type Answer } from './answer';
+import type { Alternatives, forecastMore } from './forecast-more';
 
-/** The field that makes a plan impossible. Errors lose their class on the way out of a worker. */
-export interface PlanFault {
-  readonly ok: false;
-  readonly path: string;
-  readonly problem: Text;
-  readonly allowed: Text;
-}
-
-export type Answer<T> = { readonly ok: true; readonly value: T } | PlanFault;
-
-/** The same plan done otherwise. */
-export interface Alternatives {
-  readonly releases: readonly Alternative[];
-  readonly forms: readonly Alternative[];
-  readonly without: readonly WithoutPressure[];
-}
-
-function answer<T>(reckon: () => T): Answer<T> {
-  try {
-    return { ok: true, value: reckon() };
-  } catch (error) {
-    if (error instanceof PlanError) {
-      return { ok: false, path: error.path, problem: error.problem, allowed: error.allowed };
-    }
-    throw error;
-  }
-}
+/** What the first room never asks is fetched when it is first asked for. */
+const more = async (): Promise<typeof forecastMore> => (await import('./forecast-more')).forecastMore;
 
 let rows: readonly CalibrationRow[] = [];
 
@@ -80,34 +41,33 @@ export const forecastApi = {
     rows = learnt;
   },
   forecast: (plan: Plan): Answer<Forecast> => answer(() => forecast(taught(plan))),
-  alternatives: (plan: Plan): Answer<Alternatives> =>
-    answer(() => {
-      const base = forecast(taught(plan));
-      return {
-        releases: releaseAlternatives(base),
-        forms: formAlternatives(base),
-        without: withoutPressure(base),
-      };
-    }),
   dinner: (plan: Plan): Answer<DinnerOdds> => answer(() => dinnerOdds(forecast(taught(plan)))),
-  dinnerNow: (plan: Plan, guide: Guide, state: CookState, nowMs: number): Answer<DinnerNow> =>
-    answer(() => dinnerNow(forecast(taught(plan)), guide, state, nowMs)),
-  minutesLike: (plan: Plan, method: Method, minutes: number, ovenC: number): Answer<number> =>
-    answer(() => pressureMinutesLike(taught(plan), [{ method, minutes, ovenC }])),
-  rescale: (plan: Plan, servings: number): Answer<Omit<Rescaled, 'forecast'>> =>
-    answer(() => {
-      const { plan: next, changes } = rescale(forecast(taught(plan)), servings);
-      return { plan: { ...next, learnt: plan.learnt }, changes };
-    }),
-  additionalMinutes: (plan: Plan, done: number | SoFar, found: Grade): Answer<AdditionalMinutes | null> =>
-    answer(() => additionalMinutes(taught(plan), done, found)),
-  asCooked: (plan: Plan, so: SoFar): Answer<AsCooked> => answer(() => asCooked(taught(plan), so)),
-  catchUp: (plan: Plan, state: CookState, nowMs: number): Answer<CatchUp[]> =>
-    answer(() => catchUp(forecast(taught(plan)), state, nowMs)),
-  timeSavers: (plan: Plan): Answer<TimeSaver[]> => answer(() => timeSavers(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
-  timesRow: (cut: string, given: TimesFor): TimesCell[] => timesRow(cut, given),
-  timesOverWeight: (cut: string, form: Form, given: TimesFor): TimesCell[] => timesOverWeight(cut, form, given),
+
+  alternatives: async (plan: Plan): Promise<Answer<Alternatives>> => (await more()).alternatives(taught(plan)),
+  dinnerNow: async (plan: Plan, guide: Guide, state: CookState, nowMs: number): Promise<Answer<DinnerNow>> =>
+    (await more()).dinnerNow(taught(plan), guide, state, nowMs),
+  minutesLike: async (plan: Plan, method: Method, minutes: number, ovenC: number): Promise<Answer<number>> =>
+    (await more()).minutesLike(taught(plan), method, minutes, ovenC),
+  rescale: async (plan: Plan, servings: number): Promise<Answer<Omit<Rescaled, 'forecast'>>> => {
+    const rescaled = (await more()).rescale(taught(plan), servings);
+    if (!rescaled.ok) return rescaled;
+    // What was learnt is added where it is reckoned: the plan that goes back has as much of it as the one that came.
+    const { plan: next, changes } = rescaled.value;
+    return { ok: true, value: { plan: { ...next, learnt: plan.learnt }, changes } };
+  },
+  additionalMinutes: async (
+    plan: Plan,
+    done: number | SoFar,
+    found: Grade,
+  ): Promise<Answer<AdditionalMinutes | null>> => (await more()).additionalMinutes(taught(plan), done, found),
+  asCooked: async (plan: Plan, so: SoFar): Promise<Answer<AsCooked>> => (await more()).asCooked(taught(plan), so),
+  catchUp: async (plan: Plan, state: CookState, nowMs: number): Promise<Answer<CatchUp[]>> =>
+    (await more()).catchUp(taught(plan), state, nowMs),
+  timeSavers: async (plan: Plan): Promise<Answer<TimeSaver[]>> => (await more()).timeSavers(taught(plan)),
+  timesRow: async (cut: string, given: TimesFor): Promise<TimesCell[]> => (await more()).timesRow(cut, given),
+  timesOverWeight: async (cut: string, form: Form, given: TimesFor): Promise<TimesCell[]> =>
+    (await more()).timesOverWeight(cut, form, given),
 };
 
 export type ForecastApi = typeof forecastApi;

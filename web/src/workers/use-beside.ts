@@ -2,7 +2,8 @@ import type { Plan } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { forecastWorker } from './forecast-worker';
-import type { Answer, ForecastApi } from './forecast-api';
+import type { Answer } from './answer';
+import type { ForecastApi } from './forecast-api';
 import { useTaught } from './use-taught';
 
 /** Edits settle this long before what lies beside the plan is reckoned again, ms. */
@@ -10,7 +11,7 @@ const SETTLE = 250;
 
 /** What is reckoned of a plan beside its forecast. */
 type BesidePlan = 'alternatives' | 'dinner';
-type Found<K extends BesidePlan> = Extract<ReturnType<ForecastApi[K]>, { readonly ok: true }>['value'];
+type Found<K extends BesidePlan> = Extract<Awaited<ReturnType<ForecastApi[K]>>, { readonly ok: true }>['value'];
 
 /**
  * What lies beside a plan, reckoned a moment after the hands have left it; null until it is known or where it cannot be. What

@@ -1,7 +1,7 @@
 import type { Forecast, Plan } from '@hervir/core';
 import { useEffect, useRef, useState } from 'react';
 import { forecastWorker } from './forecast-worker';
-import type { PlanFault } from './forecast-api';
+import type { PlanFault } from './answer';
 import { useTaught } from './use-taught';
 import { whyOf } from '../shared/why-of';
 

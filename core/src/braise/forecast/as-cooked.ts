@@ -1,6 +1,7 @@
 import type { PressureTimes } from '../../clock/pressure-times';
 import { gradeOf, meanMelted, type Grade } from '../../meat/tenderness';
-import { HELD_HOT_C, type CookingBody } from '../../physics/cooking-body';
+import type { CookingBody } from '../../physics/cooking-body';
+import { HELD_HOT_C } from '../../physics/food-safety';
 import { toughnessOf } from '../../plan/calibration';
 import type { Plan } from '../../plan/plan';
 import type { Controls, Pot } from '../../pot/pot-model';

@@ -1,4 +1,4 @@
-import { SAFE_C } from '../../physics/cooking-body';
+import { SAFE_C } from '../../physics/food-safety';
 import { TARGET_BAND } from '../../meat/tenderness';
 import { toughnessOf } from '../../plan/calibration';
 import { isHotKind } from '../../plan/stage-settings';

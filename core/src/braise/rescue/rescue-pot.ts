@@ -1,5 +1,5 @@
 import { quantity, say, type Text } from '@hervir/language/message';
-import { HELD_HOT_C, SAFE_C } from '../../physics/cooking-body';
+import { HELD_HOT_C, SAFE_C } from '../../physics/food-safety';
 import type { RescueFrom, RescueText } from './rescue-from';
 
 /** A base that burnt. */

@@ -4,7 +4,7 @@ import { Button, InputNumber } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Field } from '../../shared/field';
 import { forecastWorker } from '../../workers/forecast-worker';
-import type { Answer } from '../../workers/forecast-api';
+import type { Answer } from '../../workers/answer';
 import type { StationProps } from '../station';
 import { t, textOf } from '../../language/t';
 

@@ -1,6 +1,8 @@
 import { LIMITS } from '@hervir/core';
 import type { ReactNode } from 'react';
-import { fitting, LANES, type Block, type LineGeometry, type Tone } from './geometry';
+import { LANES } from './frame';
+import { fitting, type LineGeometry } from './geometry';
+import type { Block, Tone } from './lane-blocks';
 import { useMinutes } from './use-minutes';
 import styles from './line.module.css';
 import { t } from '../../language/t';

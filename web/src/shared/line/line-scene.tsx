@@ -2,7 +2,9 @@ import type { Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { WANTED_WORDS } from '../words';
 import { LineBlock } from './block';
-import { clockTicks, LANE_NAMES, LANES, type LineGeometry } from './geometry';
+import { LANES } from './frame';
+import { clockTicks, type LineGeometry } from './geometry';
+import { LANE_NAMES } from './lane-blocks';
 import styles from './line.module.css';
 import { t, textOf } from '../../language/t';
 

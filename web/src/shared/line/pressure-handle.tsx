@@ -1,7 +1,8 @@
 import type { Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { clockTime, GRADE_WORDS } from '../words';
-import { LANES, type LineGeometry } from './geometry';
+import { LANES } from './frame';
+import type { LineGeometry } from './geometry';
 import type { PressureDrag } from './use-pressure-drag';
 import { t } from '../../language/t';
 
