@@ -385,9 +385,9 @@ export function operationOf(
 ):
   | { readonly requestBody?: Json; readonly parameters?: Json[]; readonly responses: Readonly<Record<string, Json>> }
   | undefined {
-  const found = API[route];
-  if (found === undefined) return undefined;
-  const { body, query, bodyType, status = 200, answer, type } = found;
+  const one = API[route];
+  if (one === undefined) return undefined;
+  const { body, query, bodyType, status = 200, answer, type } = one;
   const json = (schema: z.ZodType): Json => ({ 'application/json': { schema: asJson(schema) } });
   const content = answer ? json(answer) : { [type ?? 'application/octet-stream']: { schema: { type: 'string' } } };
   const file = bodyType === undefined ? {} : { [bodyType]: { schema: { type: 'string' } } };

@@ -389,8 +389,11 @@ export class Person {
   async picks(name: string, entry: string): Promise<void> {
     const list = await this.finds('combobox', name);
     const isOpen = (): Promise<boolean> => list.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
+    // A choice that opens the page anew has been taken, and answers nothing any more.
     const taken = (): Promise<boolean> =>
-      list.evaluate((element, words) => (element.closest('.ant-select')?.textContent ?? '').includes(words), entry);
+      list
+        .evaluate((element, words) => (element.closest('.ant-select')?.textContent ?? '').includes(words), entry)
+        .catch(() => true);
     // A press lands beside the list when the page above it grew at that moment, or on an entry that is still sliding: it is
     // made again, as a person would, for as long as anything is waited for.
     for (const until = Date.now() + PATIENCE; Date.now() < until;) {

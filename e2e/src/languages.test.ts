@@ -158,6 +158,28 @@ describe('what is taken out of the house', () => {
     const said = faults.map(({ problem, allowed }) => `${problem}; ${allowed}`).join('\n');
     expect(said).not.toBe('');
     expect([said, faultsOf('es-MX', said)]).toEqual([said, []]);
+    // A kitchen without a cooker of its own: the usual one is called as who asks would call it.
+    const read = await asks('/recipes/read', {
+      method: 'POST',
+      body: JSON.stringify({
+        text: 'Chamorro\n\nIngredientes\n1 kg de chamorro de res\n500 ml de caldo\n\nPreparación\nDora la carne y cuece 40 minutos a presión.',
+      }),
+    });
+    expect((JSON.parse(read) as { plan: { cooker: { name: string } } }).plan.cooker.name).toBe('Olla eléctrica');
+  });
+});
+
+describe('chosen in Settings', () => {
+  const kitchen = aKitchen({ demo: false });
+
+  test('a language stays on this device whatever its browser speaks', async () => {
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
+    await person.goes('/settings');
+    await person.picks('Language', 'Español (México)');
+    await person.reads('Ajustes');
+    await person.goes('/');
+    await person.reads('Empieza a las');
+    await person.leaves();
   });
 });
 

@@ -45,8 +45,8 @@ function known(tag: string): Language | undefined {
  */
 export function languageFor(asked: readonly string[]): Language {
   for (const tag of asked) {
-    const found = known(tag);
-    if (found !== undefined) return found;
+    const match = known(tag);
+    if (match !== undefined) return match;
   }
   return USUAL_LANGUAGE;
 }

@@ -2,6 +2,7 @@ import { messages as first } from './compiled/en-first';
 import { messages as rest } from './compiled/en-rest';
 import { capital, joined, listing, lowered, quantity, bySystem, say, timeOfDay } from './message';
 import { messages as spanish } from './compiled/es-first';
+import { messages as spanishRest } from './compiled/es-rest';
 import { wordsFor, type Catalog, type Words } from './words';
 
 /** Units are words too: those of English, under what a test itself says. */
@@ -103,6 +104,12 @@ describe('words for one reader', () => {
     const words = of('en-GB', EGGS);
     expect(words.text({ code: 'test.newer' })).toBe('test.newer');
     expect(words.text({ code: 'test.eggs', values: { where: 'a pan' } })).toBe('test.eggs');
+  });
+
+  test('a cook kept before a group of messages was renamed is still said', () => {
+    const words = wordsFor('es-ES', [spanish, spanishRest], 'metric');
+    expect(words.text({ code: 'told.the-meat' })).toBe(words.text({ code: 'phrase.the-meat' }));
+    expect(words.text({ code: 'told.the-meat' })).toBe('la carne');
   });
 
   test('what stands for a message that is not there is the asker’s to say', () => {

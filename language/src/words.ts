@@ -41,6 +41,9 @@ const isBySystem = (value: object): value is BySystem => 'metric' in value;
 const isMoment = (value: object): value is Moment => 'moment' in value;
 const isCased = (value: object): value is Cased => 'cased' in value;
 
+/** Groups of messages that had another name when a kitchen kept what they say: a cook of then is still read. */
+const FORMER_GROUPS: Readonly<Record<string, string>> = { told: 'phrase' };
+
 /**
  * Words for one reader.
  *
@@ -61,10 +64,12 @@ export function wordsFor(
 
   const compiledOf = (code: string): Compiled => {
     for (let i = catalogs.length - 1; i >= 0; i -= 1) {
-      const found = catalogs[i]?.[code];
-      if (found !== undefined) return found;
+      const compiled = catalogs[i]?.[code];
+      if (compiled !== undefined) return compiled;
     }
-    return unknown(code);
+    const [group = '', ...rest] = code.split('.');
+    const now = FORMER_GROUPS[group];
+    return now === undefined ? unknown(code) : compiledOf([now, ...rest].join('.'));
   };
   const formatOf = (code: string, compiled: readonly object[]): IntlMessageFormat => {
     let format = formats.get(code);

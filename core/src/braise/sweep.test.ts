@@ -49,8 +49,8 @@ describe.each(SOME)('minutes do not turn back: %s', (...some) => {
 
   test('a quicker way up takes no fewer minutes', () => {
     const { cooker } = planFor(some[1], some[2], some[3]);
-    const found = [700, 900, 1100, 1400, 1800, 2400].map((watts) => minutes(some, { cooker: { ...cooker, watts } }));
-    found.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual((found[i] as number) - ROUNDING));
+    const byWatts = [700, 900, 1100, 1400, 1800, 2400].map((watts) => minutes(some, { cooker: { ...cooker, watts } }));
+    byWatts.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual((byWatts[i] as number) - ROUNDING));
   });
 
   test('colder takes longer: from the room, from the fridge, frozen', () => {
@@ -70,10 +70,10 @@ describe('minutes over weight', () => {
     ['chunks', 'beef-chuck', 'chunks', 400],
   ])('more %s are more pieces: minutes change by what the way up and down gives, and never jump', (...some) => {
     const [name, cut, form, grams] = some;
-    const found = [1, 1.25, 1.5, 1.75, 2, 2.5, 3, 4].map((share) => minutes([name, cut, form, grams * share]));
-    const most = Math.max(...found);
-    found.slice(1).forEach((value, i) => expect(Math.abs(value - (found[i] as number))).toBeLessThanOrEqual(3));
-    expect(most - Math.min(...found)).toBeLessThanOrEqual(0.15 * most);
+    const byWeight = [1, 1.25, 1.5, 1.75, 2, 2.5, 3, 4].map((share) => minutes([name, cut, form, grams * share]));
+    const most = Math.max(...byWeight);
+    byWeight.slice(1).forEach((value, i) => expect(Math.abs(value - (byWeight[i] as number))).toBeLessThanOrEqual(3));
+    expect(most - Math.min(...byWeight)).toBeLessThanOrEqual(0.15 * most);
   });
 
   test('from bites of a centimetre to a frozen joint of four kilos: reckoned, and sensible', () => {

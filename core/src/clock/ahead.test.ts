@@ -131,9 +131,9 @@ friday.meat = { ...friday.meat, thaw: 'fridge', salted: 'ahead' };
 const base = forecast(friday);
 const startAt = base.clock.startAt ?? '';
 const of = (kind: AheadTask['kind'], tasks: readonly AheadTask[] = base.ahead): AheadTask => {
-  const found = tasks.find((task) => task.kind === kind);
-  if (!found) throw new Error(`no ${kind}`);
-  return found;
+  const task = tasks.find((task) => task.kind === kind);
+  if (!task) throw new Error(`no ${kind}`);
+  return task;
 };
 const at = (minute: number): number => Date.parse(startAt) + minute * 60_000;
 

@@ -83,10 +83,10 @@ export function atGoodTime(kind: AheadKind, latest: number, startAt: string | nu
 
 /** What is done to one cut before the evening, the last first. */
 function ofMeat(meat: Meat, searMinute: number): { kind: AheadKind; minutes: number; until: number }[] {
-  const found: { kind: AheadKind; minutes: number; until: number }[] = [];
+  const steps: { kind: AheadKind; minutes: number; until: number }[] = [];
   let until = 0;
   const before = (kind: AheadKind, minutes: number, end: number): void => {
-    found.push({ kind, minutes, until: end });
+    steps.push({ kind, minutes, until: end });
     until = Math.min(until, end - minutes);
   };
   if (meat.salted === 'ahead' && !isCured(meat)) before('salt', meat.saltedMinutes ?? A_NIGHT, searMinute);
@@ -95,7 +95,7 @@ function ofMeat(meat: Meat, searMinute: number): { kind: AheadKind; minutes: num
   if (meat.thaw !== undefined && meat.startsFrom !== 'frozen') {
     before(meat.thaw === 'fridge' ? 'thaw-fridge' : 'thaw-water', thawMinutes(meat, meat.thaw), until);
   }
-  return found;
+  return steps;
 }
 
 /**

@@ -37,7 +37,7 @@ function readyEarly(tasks: readonly ScheduledTask[]): Clash[] {
  */
 export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
   const byId = new Map(tasks.map((task) => [task.id, task]));
-  const found: Clash[] = [];
+  const clashes: Clash[] = [];
   for (const task of tasks) {
     if (task.slackMinutes === null || task.slackMinutes < A_BREATH || task.movedMinutes > 0) continue;
     const before = task.after
@@ -55,7 +55,7 @@ export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
         (other.resource === before.resource || (other.handsOn && before.handsOn)),
     );
     if (!inTheWay) continue;
-    found.push({
+    clashes.push({
       minutes: task.slackMinutes,
       text: say('clashes.is-over-min-before-can', {
         label: before.label,
@@ -65,5 +65,5 @@ export function clashesOf(tasks: readonly ScheduledTask[]): Clash[] {
       }),
     });
   }
-  return [...found, ...readyEarly(tasks)].sort((a, b) => b.minutes - a.minutes);
+  return [...clashes, ...readyEarly(tasks)].sort((a, b) => b.minutes - a.minutes);
 }

@@ -128,9 +128,9 @@ describe('the clock as its editor', () => {
     const { tasks, totalMinutes } = forecast({ ...plan, cutLater: true }).clock;
     expect(totalMinutes).toBeLessThan(all.totalMinutes - 5);
     const at = (id: string): { startMinute: number; minutes: number } => {
-      const found = tasks.find((one) => one.id === id);
-      if (!found) throw new Error(`no ${id}`);
-      return found;
+      const task = tasks.find((one) => one.id === id);
+      if (!task) throw new Error(`no ${id}`);
+      return task;
     };
     const cut = at('later-1-board');
     const meat = at('board-meat');

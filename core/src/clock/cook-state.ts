@@ -346,13 +346,13 @@ class Fold {
     if (payload.step !== undefined) return this.steps.findIndex(({ step }) => step.id === payload.step);
     const ends = ({ step }: Working): boolean => step.done === kind || step.otherwise?.done === kind;
     const ahead = this.steps.slice(this.position);
-    const found = ahead.findIndex(ends);
+    const ended = ahead.findIndex(ends);
     // Without a step named it speaks of the run at hand, not of the next.
     const opened = ahead.findIndex(({ step }) => step.done === 'lidOpened');
     // What ends does not end a run that has not been locked yet: a cooker of no minutes says so when its lid is off again.
     const locked = ENDS.has(kind) ? ahead.findIndex(({ step }) => moveOf(step.moves, 'lock-and-start')) : -1;
-    const beyond = (limit: number): boolean => limit >= 0 && found > limit;
-    return found < 0 || beyond(opened) || beyond(locked) ? -1 : this.position + found;
+    const beyond = (limit: number): boolean => limit >= 0 && ended > limit;
+    return ended < 0 || beyond(opened) || beyond(locked) ? -1 : this.position + ended;
   }
 
   private end(event: CookEvent, at: Ms): Text | null {

@@ -41,9 +41,9 @@ export function delaysOf(state: CookState, guide: Guide): Delay[] {
  * @example driftCauses(cookState(guide, [], 0), guide) // []
  */
 export function driftCauses(state: CookState, guide: Guide): Delay[] {
-  const found = new Map<DelayCause, number>();
+  const minutesOf = new Map<DelayCause, number>();
   const add = (cause: DelayCause, minutes: number): void => {
-    found.set(cause, (found.get(cause) ?? 0) + minutes);
+    minutesOf.set(cause, (minutesOf.get(cause) ?? 0) + minutes);
   };
   if (state.startedAt !== null && guide.eatAt !== null) {
     add('start', (state.startedAt - Date.parse(guide.eatAt)) / MINUTE + guide.totalMinutes);
@@ -62,7 +62,7 @@ export function driftCauses(state: CookState, guide: Guide): Delay[] {
     add(by, -left);
     add(section, left);
   }
-  return [...found]
+  return [...minutesOf]
     .filter(([, minutes]) => Math.abs(minutes) >= WORTH)
     .map(([cause, minutes]) => ({ cause, minutes }))
     .sort((a, b) => Math.abs(b.minutes) - Math.abs(a.minutes));

@@ -18,8 +18,8 @@ const WORTH_MINUTES = 3;
 
 function ratio(actual: number, planned: number): Evidence | null {
   if (planned < WORTH_MINUTES) return null;
-  const found = actual / planned;
-  return found < SANE[0] || found > SANE[1] ? null : { at: Math.log(found) };
+  const ratio = actual / planned;
+  return ratio < SANE[0] || ratio > SANE[1] ? null : { at: Math.log(ratio) };
 }
 
 /** The plan by the tables alone: what is learnt is always learnt against them. */
@@ -39,21 +39,19 @@ export function observe(plan: Plan, state: CookState, grade: Grade | null): Obse
   const bare = byTheTables(plan);
   const times = pressureTimes(state, state.finishedAt ?? state.startedAt ?? 0);
   const took = (section: SectionId): Evidence | null => {
-    const found = state.took.find((one) => one.section === section);
-    return found
-      ? ratio(found.actual, found.planned / (section === 'sear' ? (plan.learnt?.sear?.factor ?? 1) : 1))
-      : null;
+    const took = state.took.find((one) => one.section === section);
+    return took ? ratio(took.actual, took.planned / (section === 'sear' ? (plan.learnt?.sear?.factor ?? 1) : 1)) : null;
   };
   const prepFactor = plan.kitchen.prepFactor ?? plan.learnt?.prep?.factor ?? 1;
   const board = state.took.find(({ section }) => section === 'board');
-  const found: Partial<Record<FactorKind, Evidence | null>> = {
+  const evidence: Partial<Record<FactorKind, Evidence | null>> = {
     sear: plan.sear.school === 'none' ? null : took('sear'),
     prep: board ? ratio(board.actual, board.planned / prepFactor) : null,
     ...(times === null || state.burns > 0 || state.steps.some(({ cutShort }) => cutShort)
       ? {}
       : underTheLid(bare, times, grade)),
   };
-  return Object.fromEntries(Object.entries(found).filter(([, evidence]) => evidence !== null));
+  return Object.fromEntries(Object.entries(evidence).filter(([, evidence]) => evidence !== null));
 }
 
 function underTheLid(

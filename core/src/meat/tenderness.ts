@@ -82,9 +82,9 @@ export function cookValueFor(share: number, toughness: number): number {
  * @example gradeOf(0.76) // 'fork'
  */
 export function gradeOf(share: number): Grade {
-  let found: Grade = 'chewy';
-  for (const grade of GRADES) if (share >= GRADE_FROM[grade]) found = grade;
-  return found;
+  let reached: Grade = 'chewy';
+  for (const grade of GRADES) if (share >= GRADE_FROM[grade]) reached = grade;
+  return reached;
 }
 
 /** The cook value at each node of a piece, and how much of the piece each node stands for. */

@@ -92,8 +92,8 @@ export function thawsIn(meat: Meat, block: Piece, way: ThawWay): number {
 export function thawMinutes(meat: Meat, way: ThawWay): number {
   const piece = frozenPiece(meat);
   const key = [meat.cut, way, ...piece.dimensionsCm].join(' ');
-  const found = known.get(key);
-  if (found !== undefined) return found;
+  const before = known.get(key);
+  if (before !== undefined) return before;
   const minutes = thawsIn(meat, piece, way);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, minutes);

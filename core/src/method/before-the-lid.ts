@@ -26,18 +26,18 @@ export function board(
 ): { ahead: Step[]; later: readonly BoardMove[] } {
   // The cook's own figure stands; without one, what the log has taught.
   const pace = plan.kitchen.prepFactor ?? plan.learnt?.prep?.factor ?? 1;
-  const found = boardOf(plan, portions);
+  const board = boardOf(plan, portions);
   const put = (which: 'vegetables' | 'meat', moves: readonly BoardMove[]): void => {
     const all = listOf(moves.map(({ move }) => move));
     if (!all) return;
     const id = `board-${which}`;
     line.add(id, { kind: 'board', board: which }, 'board', [step(id, all, pace * sum(moves))], true);
   };
-  put('vegetables', found.vegetables);
-  put('meat', found.meat);
+  put('vegetables', board.vegetables);
+  put('meat', board.meat);
   return {
-    ahead: found.ahead.map(({ move, minutes }, i) => step(`ahead-${i + 1}`, [move], minutes)),
-    later: found.later.map(({ move, minutes }) => ({ move, minutes: pace * minutes })),
+    ahead: board.ahead.map(({ move, minutes }, i) => step(`ahead-${i + 1}`, [move], minutes)),
+    later: board.later.map(({ move, minutes }) => ({ move, minutes: pace * minutes })),
   };
 }
 

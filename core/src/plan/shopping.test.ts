@@ -16,9 +16,9 @@ const shank: Plan = {
   grains: [{ grain: 'chickpea-soaked', grams: 200, place: 'auto' }],
 };
 const line = (list: readonly ShoppingLine[], name: RegExp): ShoppingLine => {
-  const found = list.find((one) => name.test(english(one.name)));
-  if (!found) throw new Error(`no ${name} in ${list.map((one) => one.name).join(', ')}`);
-  return found;
+  const item = list.find((one) => name.test(english(one.name)));
+  if (!item) throw new Error(`no ${name} in ${list.map((one) => one.name).join(', ')}`);
+  return item;
 };
 
 test('the meat as bought, carrots of both kinds once and with their peel, pulses dry', () => {

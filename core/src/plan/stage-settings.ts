@@ -33,9 +33,9 @@ const OWN: Readonly<Record<string, PlannedStage>> = {
  * @example stageOf(plan, 'second-run').meat // 'out'
  */
 export function stageOf(plan: Pick<Plan, 'stages'>, id: StageId): PlannedStage {
-  const found = plan.stages.find((stage) => stage.id === id) ?? OWN[id];
-  if (!found) throw new RangeError(`no stage "${id}" in this plan`);
-  return found;
+  const stage = plan.stages.find((stage) => stage.id === id) ?? OWN[id];
+  if (!stage) throw new RangeError(`no stage "${id}" in this plan`);
+  return stage;
 }
 
 /** Whether a stage is done over the heat after the first run: meat, broth and minutes are asked of it. */

@@ -61,9 +61,9 @@ describe('what lies above the liquid', () => {
   });
 
   test('decides: from 0.4 to 4 kg of the same chunks hardly fewer minutes, though the way up is three times as long (common practice)', () => {
-    const found = [400, 800, 1600, 2400, 3200, 4000].map((grams) => forecast(potful(grams)));
-    const minutes = found.map(({ pressureMinutes }) => pressureMinutes);
-    const up = found.map(({ pot }) => pot.minutesToPressure);
+    const potfuls = [400, 800, 1600, 2400, 3200, 4000].map((grams) => forecast(potful(grams)));
+    const minutes = potfuls.map(({ pressureMinutes }) => pressureMinutes);
+    const up = potfuls.map(({ pot }) => pot.minutesToPressure);
     expect((up.at(-1) ?? 0) / (up[0] ?? 1)).toBeGreaterThan(2.5);
     // The first is all in its liquid: what it gains on the way up is its own.
     expect(Math.max(...minutes) - Math.min(...minutes)).toBeLessThanOrEqual(6);

@@ -188,9 +188,9 @@ export const EXERCISE_LIST: readonly Exercise[] = [
  * @example exerciseById('unscraped').name // 'Save an unscraped pot'
  */
 export function exerciseById(id: string): Exercise {
-  const found = EXERCISE_LIST.find((exercise) => exercise.id === id);
-  if (!found) throw new RangeError(`no exercise "${id}"; there are ${EXERCISES.join(', ')}`);
-  return found;
+  const exercise = EXERCISE_LIST.find((exercise) => exercise.id === id);
+  if (!exercise) throw new RangeError(`no exercise "${id}"; there are ${EXERCISES.join(', ')}`);
+  return exercise;
 }
 
 /** How an exercise stands: it is judged at the moment it is over. */

@@ -359,11 +359,11 @@ export class SimulatedCook {
   private ended({ kind, payload }: CookEvent): StepState | null {
     const { steps, position } = this.folded;
     const ends = ({ step }: StepState): boolean => step.done === kind || step.otherwise?.done === kind;
-    const found =
+    const ended =
       payload.step === undefined
         ? steps.slice(position).find(ends)
         : steps.find((one) => one.step.id === payload.step && (ends(one) || kind === 'stepDone'));
-    return found?.doneAt === null && !['checked', 'minutesAdded', 'burn'].includes(kind) ? found : null;
+    return ended?.doneAt === null && !['checked', 'minutesAdded', 'burn'].includes(kind) ? ended : null;
   }
 
   /** Hands do every step up to one, that one too. */

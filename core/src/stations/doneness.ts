@@ -106,9 +106,9 @@ export function boilWindow(id: string): readonly [number, number] {
     for (let left = minutes * 60; left > 1e-6; left -= BOIL_STEP) body.advance(Math.min(BOIL_STEP, left), 100, 100);
     return body.meanCookValue();
   };
-  const found = [boil(low), boil(high - low)] as const;
-  windows.set(id, found);
-  return found;
+  const window = [boil(low), boil(high - low)] as const;
+  windows.set(id, window);
+  return window;
 }
 
 /**

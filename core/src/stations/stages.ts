@@ -273,10 +273,10 @@ function bySize(item: Item, trial: SecondRunTrial): Outcome[][] {
       const [low, high] = [ASKED[i] as number, ASKED[i + 1] as number];
       const part = Math.log(share / low) / Math.log(high / low);
       const value = Math.exp((asked[i]?.[length] as number) * (1 - part) + (asked[i + 1]?.[length] as number) * part);
-      const found = outcome(item, share * item.usualCm, value);
+      const result = outcome(item, share * item.usualCm, value);
       const onNode = ASKED.includes(share);
       const safely = value >= from * (1 + BETWEEN_ERROR) && value < to * (1 - BETWEEN_ERROR);
-      return { ...found, met: onNode ? found.met : safely };
+      return { ...result, met: onNode ? result.met : safely };
     }),
   );
 }
@@ -376,9 +376,9 @@ function score(
   let simmer = 0;
   known.forEach((one, i) => {
     const place = places[i] as Place;
-    const found = outcomeAt(one, place, second, pot, kindOf(place));
-    if (!found.met && place !== 'flavour-only') unmet += 1;
-    if (place !== 'flavour-only') cost += against(found);
+    const result = outcomeAt(one, place, second, pot, kindOf(place));
+    if (!result.met && place !== 'flavour-only') unmet += 1;
+    if (place !== 'flavour-only') cost += against(result);
     if (place === simmerOf(pot)) simmer = Math.max(simmer, one.simmer?.minutes ?? 0);
   });
   const hasSecond = places.includes(trialOf(pot));
@@ -428,17 +428,17 @@ function solve(known: readonly Known[], pot: PotHistories, kindOf: KindOf): Solu
   // What the cook has put into the run that is sought asks for it, whatever comes of it.
   const asked = known.some(({ item }) => item.pinned === trialOf(pot)) && pot.second !== null;
   const lengths: (number | null)[] = [...(asked ? [] : [null]), ...(pot.second ? SECOND_MINUTES.map((_, i) => i) : [])];
-  let found: Solution | null = null;
+  let best: Solution | null = null;
   for (const second of lengths) {
     for (const simmer of [false, true]) {
       for (const folded of [false, true]) {
         const places = known.map((one) => choose(one, second, simmer, folded, pot));
         const next = score(known, places, second, pot, kindOf);
-        if (found === null || better(next, found)) found = next;
+        if (best === null || better(next, best)) best = next;
       }
     }
   }
-  return found as Solution;
+  return best as Solution;
 }
 
 /** Places that make sense to compare with. */
@@ -466,7 +466,7 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
   const elsewhere = compared(pot)
     .filter((other) => other !== place && !(other === trialOf(pot) && !trial))
     .map((other) => {
-      const found =
+      const there =
         other === 'start'
           ? through(fixed, [here.sizeCm], pot.main)[0]
           : other === 'off-heat'
@@ -474,7 +474,7 @@ function staged(known: Known, place: Place, second: number | null, pot: PotHisto
             : trial
               ? secondAt(fixed, here.sizeCm, trial, second ?? USUAL_SECOND)
               : undefined;
-      return { place: other, texture: (found ?? here).texture };
+      return { place: other, texture: (there ?? here).texture };
     });
   return {
     portion: item.portion,
@@ -536,8 +536,8 @@ function suggestion(
         ? (bySize(item, pot.second)[second] ?? [])
         : []
       : through(item, sizes, historyAt(pot, place, kind));
-  const found = outcomes.filter(({ met }) => met).sort((a, b) => against(a) - against(b))[0];
-  return found?.sizeCm ?? null;
+  const best = outcomes.filter(({ met }) => met).sort((a, b) => against(a) - against(b))[0];
+  return best?.sizeCm ?? null;
 }
 
 const fixedAt = (pot: PotHistories, place: Place): readonly Stretch[] | undefined =>

@@ -107,8 +107,8 @@ function stirInSentence(context: StepContext, { portions, cooked }: Extract<Move
 }
 
 function backSentence(context: StepContext, { portions }: Extract<Move, { kind: 'put-back' }>): Text {
-  const found = portionsOfMove(context, portions);
-  if (found.every(({ kind }) => kind === 'meat')) {
+  const moved = portionsOfMove(context, portions);
+  if (moved.every(({ kind }) => kind === 'meat')) {
     return say('sauce.back-into-the-sauce-to', { theMeat: capital(theMeat(context, portions)) });
   }
   return say('sauce.back-into-the-sauce', { named: named(context, portions) });

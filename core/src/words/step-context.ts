@@ -28,8 +28,8 @@ export const named = (context: StepContext, ids: readonly PortionId[]): Text =>
 
 /** "40 g of tomato paste", "400 ml of stock or broth". */
 export function measured({ name, grams, ml }: Portion): Text {
-  if (ml !== null) return say('told.of', { ml: quantity('volume', ml), name });
-  return grams === null ? name : say('told.of-2', { grams: quantity('mass', grams), name });
+  if (ml !== null) return say('phrase.of', { ml: quantity('volume', ml), name });
+  return grams === null ? name : say('phrase.of-2', { grams: quantity('mass', grams), name });
 }
 
 export const measuredList = (context: StepContext, ids: readonly PortionId[]): Text =>
@@ -41,9 +41,9 @@ export function cutTo(context: StepContext, portion: Portion): Text {
   const size = sizes.get(portion.id);
   if (portion.kind !== 'vegetable' || size === undefined || size <= 0) return portion.name;
   const { asNamed } = vegetableById(portion.food ?? '');
-  if (!asNamed) return say('told.in-pieces', { name: portion.name, size: quantity('length', size) });
+  if (!asNamed) return say('phrase.in-pieces', { name: portion.name, size: quantity('length', size) });
   const own = plan.vegetables[portion.index]?.sizeCm;
-  return own === undefined ? portion.name : say('told.thick', { name: portion.name, own: quantity('length', own) });
+  return own === undefined ? portion.name : say('phrase.thick', { name: portion.name, own: quantity('length', own) });
 }
 
 export const cutList = (context: StepContext, ids: readonly PortionId[]): Text =>
@@ -57,7 +57,7 @@ export function meatOf({ plan }: StepContext, { index }: Pick<Portion, 'index'>)
 /** What a cut is called: the cook's own name, or the catalog's. */
 export const cutName = (context: StepContext, id: PortionId): Text => {
   const [portion] = portionsOfMove(context, [id]);
-  if (!portion) return say('told.meat');
+  if (!portion) return say('phrase.meat');
   const meat = meatOf(context, portion);
   return meat.name ?? cutTitle(cutById(meat.cut));
 };
@@ -65,21 +65,21 @@ export const cutName = (context: StepContext, id: PortionId): Text => {
 /** "the cheeks", once: a cook's own name may bring its article. */
 export const theCut = (context: StepContext, id: PortionId): Text => {
   const name = cutName(context, id);
-  return typeof name === 'string' && /^the /i.test(name) ? name : say('told.the', { name });
+  return typeof name === 'string' && /^the /i.test(name) ? name : say('phrase.the', { name });
 };
 
 /** "it" where there is one cut, "the shoulder" where there are several. */
 export const itOrCut = (context: StepContext, id: PortionId): Text =>
-  context.plan.otherMeats.length === 0 ? say('told.it') : theCut(context, id);
+  context.plan.otherMeats.length === 0 ? say('phrase.it') : theCut(context, id);
 
 /** "meat" where there is one cut, its names where there are several. */
 export function meatWords(context: StepContext, ids: readonly PortionId[]): Text {
-  return context.plan.otherMeats.length === 0 ? say('told.meat') : listing(ids.map((id) => cutName(context, id)));
+  return context.plan.otherMeats.length === 0 ? say('phrase.meat') : listing(ids.map((id) => cutName(context, id)));
 }
 
 /** "the meat", or the cuts by their names. */
 export function theMeat(context: StepContext, ids: readonly PortionId[]): Text {
-  return context.plan.otherMeats.length === 0 ? say('told.the-meat') : listing(ids.map((id) => theCut(context, id)));
+  return context.plan.otherMeats.length === 0 ? say('phrase.the-meat') : listing(ids.map((id) => theCut(context, id)));
 }
 
 /** Where the sauce has not been solved. */

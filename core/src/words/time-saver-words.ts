@@ -10,10 +10,10 @@ export type TimeSaverFact =
   | { readonly code: 'cut-smaller'; readonly values: { readonly form: SmallerForm; readonly minutes: number } };
 
 const FORM_WORDS = {
-  chunks: say('mend.cut-it-into-chunks'),
-  'bite-size': say('mend.cut-it-bite-size'),
-  slices: say('mend.cut-it-into-slices'),
-  pieces: say('mend.have-it-in-pieces'),
+  chunks: say('time-saver.cut-it-into-chunks'),
+  'bite-size': say('time-saver.cut-it-bite-size'),
+  slices: say('time-saver.cut-it-into-slices'),
+  pieces: say('time-saver.have-it-in-pieces'),
 } as const satisfies Readonly<Partial<Record<Form, Text>>>;
 
 /** Ways to cut a roast that cook sooner. */
@@ -24,21 +24,24 @@ export const isSmallerForm = (form: Form): form is SmallerForm => form in FORM_W
 function says(fact: TimeSaverFact): Text {
   switch (fact.code) {
     case 'sear-quickly':
-      return say('mend.sear-quickly-two-sides-less');
+      return say('time-saver.sear-quickly-two-sides-less');
     case 'cut-later':
-      return say('mend.cut-what-goes-in-later');
+      return say('time-saver.cut-what-goes-in-later');
     case 'valve-at-once':
-      return say('mend.open-the-valve-at-once', { minutes: fact.values.minutes });
+      return say('time-saver.open-the-valve-at-once', { minutes: fact.values.minutes });
     case 'take-a-chance':
-      return say('mend.take-a-chance-that-it', {
+      return say('time-saver.take-a-chance-that-it', {
         odds: inTen(fact.values.chance),
         insteadOf: inTen(fact.values.insteadOf),
       });
     case 'cut-smaller':
-      return say('mend.min-under-pressure', { formWords: FORM_WORDS[fact.values.form], minutes: fact.values.minutes });
+      return say('time-saver.min-under-pressure', {
+        formWords: FORM_WORDS[fact.values.form],
+        minutes: fact.values.minutes,
+      });
   }
 }
 
 /** A change that wins so many minutes, in words. */
 export const timeSaverText = (fact: TimeSaverFact, sooner: number): Text =>
-  say('mend.min-sooner', { says: says(fact), sooner: Math.round(sooner) });
+  say('time-saver.min-sooner', { says: says(fact), sooner: Math.round(sooner) });

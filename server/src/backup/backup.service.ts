@@ -58,8 +58,8 @@ export class BackupService implements OnModuleInit {
   }
 
   private async rows(sql: string): Promise<Record<string, unknown>[]> {
-    const found: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
-    return found as Record<string, unknown>[];
+    const rows: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
+    return rows as Record<string, unknown>[];
   }
 
   /**
@@ -130,9 +130,9 @@ export class BackupService implements OnModuleInit {
     staging = this.passing.name('.sqlite'),
   ): Promise<CheckedBackup> {
     const { database } = this.folder;
-    const found = await this.workers.runLong('checkBackup', { file, database, staging, photos });
-    if (found.faults.length > 0) throw new BadRequestException({ faults: found.faults });
-    return found;
+    const checked = await this.workers.runLong('checkBackup', { file, database, staging, photos });
+    if (checked.faults.length > 0) throw new BadRequestException({ faults: checked.faults });
+    return checked;
   }
 
   private async compare({ holds, photos, unreadable }: CheckedBackup): Promise<BackupPreview> {

@@ -89,10 +89,10 @@ export class BraisesService {
   ) {}
 
   async list(): Promise<BraiseSummary[]> {
-    const found = await this.em
+    const rows = await this.em
       .fork()
       .find(BraiseEntity, { deletedAt: null }, { orderBy: { updatedAt: 'desc' }, limit: 500 });
-    return found.map(summaryOr);
+    return rows.map(summaryOr);
   }
 
   async open(id: string): Promise<BraiseRecord> {

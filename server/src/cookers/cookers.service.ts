@@ -23,8 +23,8 @@ export class CookersService {
   ) {}
 
   async list(): Promise<StoredCooker[]> {
-    const found = await this.em.fork().find(CookerEntity, {}, { orderBy: { createdAt: 'asc', id: 'asc' } });
-    return readable(found, (entity) => ({ ...stored(entity), cooker: present(entity.cooker, 'cooker') }));
+    const rows = await this.em.fork().find(CookerEntity, {}, { orderBy: { createdAt: 'asc', id: 'asc' } });
+    return readable(rows, (entity) => ({ ...stored(entity), cooker: present(entity.cooker, 'cooker') }));
   }
 
   async create(cooker: Cooker): Promise<StoredCooker> {

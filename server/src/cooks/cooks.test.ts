@@ -126,13 +126,13 @@ describe('a cook on the server', () => {
       const { body } = await kitchen.send('GET', '/api/log?text=warmed');
       return (body as LogPage).items.find((item) => item.id === day.id);
     };
-    let found = await entry();
+    let logged = await entry();
     // It is written into the log after the answer.
-    for (let i = 0; found === undefined && i < 600; i += 1) {
+    for (let i = 0; logged === undefined && i < 600; i += 1) {
       await new Promise((later) => setTimeout(later, 50));
-      found = await entry();
+      logged = await entry();
     }
-    expect(found).toMatchObject({ source: 'warmed', grade: null, pressure: { planned: null, actual: null } });
+    expect(logged).toMatchObject({ source: 'warmed', grade: null, pressure: { planned: null, actual: null } });
     // Said of its meat afterwards it is kept, and nothing is learnt of the pot or the animal from a day of warming.
     const before = (await kitchen.send('GET', '/api/learning')).body;
     await kitchen.send('PUT', `/api/log/${day.id}`, { grade: 'chewy' });
@@ -268,7 +268,7 @@ async function listen(
   const stop = new AbortController();
   const response = await fetch(`${kitchen.address}/api/cooks/stream`, { headers, signal: stop.signal });
   expect(response.headers.get('content-type')).toContain('text/event-stream');
-  const found: { id: string; data: unknown }[] = [];
+  const events: { id: string; data: unknown }[] = [];
   let text = '';
   let acted = false;
   const decoder = new TextDecoder();
@@ -278,16 +278,16 @@ async function listen(
     text = blocks.pop() ?? '';
     for (const block of blocks) {
       const field = (name: string): string => new RegExp(`^${name}: (.*)$`, 'm').exec(block)?.[1] ?? '';
-      if (field('event') === type) found.push({ id: field('id'), data: JSON.parse(field('data')) });
+      if (field('event') === type) events.push({ id: field('id'), data: JSON.parse(field('data')) });
     }
     if (!acted) {
       acted = true;
       await act();
     }
-    if (found.length >= count) break;
+    if (events.length >= count) break;
   }
   stop.abort();
-  return found;
+  return events;
 }
 
 describe('the stream of running cooks', () => {

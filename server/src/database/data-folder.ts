@@ -44,8 +44,8 @@ export class DataFolder {
 
   /** Whether what was opened is still there: an open file of a removed folder takes writes and keeps none. */
   isHere(): boolean {
-    const found = statSync(this.database, { throwIfNoEntry: false });
-    return found !== undefined && found.dev === this.opened.dev && found.ino === this.opened.ino;
+    const stats = statSync(this.database, { throwIfNoEntry: false });
+    return stats !== undefined && stats.dev === this.opened.dev && stats.ino === this.opened.ino;
   }
 
   /** @throws FolderGone */

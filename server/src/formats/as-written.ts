@@ -46,8 +46,8 @@ const ONLY: readonly (readonly [RegExp, '.' | ','])[] = [
  */
 export function decimalIn(cells: readonly string[], delimiter: string, reader: Reader): '.' | ',' {
   for (const cell of cells) {
-    const found = ONLY.find(([pattern]) => pattern.test(cell.trim()));
-    if (found) return found[1];
+    const only = ONLY.find(([pattern]) => pattern.test(cell.trim()));
+    if (only) return only[1];
   }
   return delimiter === ';' ? ',' : decimalOf(reader);
 }
@@ -82,8 +82,8 @@ const NUMERIC = /^\s*(\d{1,2})[/-](\d{1,2})[/-]\d{2,4}/;
  */
 export function monthFirst(column: readonly string[], reader: Reader): boolean {
   const pairs = column.flatMap((cell) => {
-    const found = NUMERIC.exec(cell);
-    return found ? [[Number(found[1]), Number(found[2])] as const] : [];
+    const match = NUMERIC.exec(cell);
+    return match ? [[Number(match[1]), Number(match[2])] as const] : [];
   });
   if (pairs.some(([first]) => first > 12)) return false;
   if (pairs.some(([, second]) => second > 12)) return true;
@@ -135,11 +135,11 @@ export function dateReader(monthIsFirst: boolean): (text: string) => string | nu
     if (/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/.test(bare)) return bare;
     for (const [i, form] of formats.entries()) {
       const [format, hasTime] = form;
-      const found = dayjs(bare, format, true);
-      if (!found.isValid()) continue;
+      const day = dayjs(bare, format, true);
+      if (!day.isValid()) continue;
       // A column is written in one way: the next is tried so first.
       if (i > 0) formats.unshift(...formats.splice(i, 1));
-      return (hasTime ? found : found.hour(DINNER_H)).format('YYYY-MM-DDTHH:mm:ssZ');
+      return (hasTime ? day : day.hour(DINNER_H)).format('YYYY-MM-DDTHH:mm:ssZ');
     }
     return null;
   };

@@ -68,17 +68,17 @@ describe('the calendar (RFC 5545), read by another library', () => {
   test('cooked ahead, the evening ends in the fridge and the day it is eaten has its own entries', () => {
     const ahead = { ...plan, cookAhead: { hours: 24, depthCm: 4, warm: 'oven' as const } };
     const f = forecast(ahead);
-    const found = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en-GB')));
-    const evening = found.find(({ uid }) => uid === 'p-evening@hervir');
+    const entries = events(calendarOf({ id: 'p', revision: 1 }, f, NOW, speaking('en-GB')));
+    const evening = entries.find(({ uid }) => uid === 'p-evening@hervir');
     expect(evening?.endDate.toJSDate().toISOString()).toBe('2027-01-16T18:00:00.000Z');
-    const day = found.find(({ uid }) => uid === 'p-day@hervir');
+    const day = entries.find(({ uid }) => uid === 'p-day@hervir');
     expect(day?.endDate.toJSDate().toISOString()).toBe('2027-01-17T18:00:00.000Z');
     expect(day?.description).toMatch(/74 °C in the middle/);
     expect(day?.component.getAllSubcomponents('valarm')).toHaveLength(1);
     // The side dish is for the meal, and not for the evening before it.
-    const polenta = found.find(({ summary }) => summary.startsWith('Polenta'));
+    const polenta = entries.find(({ summary }) => summary.startsWith('Polenta'));
     expect(polenta?.startDate.toJSDate().getTime()).toBeGreaterThan(Date.parse('2027-01-17T12:00:00Z'));
-    expect(new Set(found.map(({ uid }) => uid)).size).toBe(found.length);
+    expect(new Set(entries.map(({ uid }) => uid)).size).toBe(entries.length);
     const over = events(
       calendarOf(
         { id: 'p', revision: 1 },

@@ -81,13 +81,13 @@ const plainWords = (text: string): string =>
 function cutIn(cell: string): string | undefined {
   const wanted = plainWords(cell);
   if (wanted === '') return undefined;
-  const found = CUTS.find((cut) =>
+  const cut = CUTS.find((cut) =>
     [cut.id, ...cut.words].some((name) => {
       const plain = plainWords(name);
       return plain === wanted || `${cut.species} ${plain}` === wanted || plain === `${cut.species} ${wanted}`;
     }),
   );
-  return found?.id ?? cell.trim();
+  return cut?.id ?? cell.trim();
 }
 
 /** A heading says the unit where there is one. */

@@ -58,7 +58,7 @@ function beside(name: string, { tracks }: Guide, { text }: Words): { name: strin
 }
 
 function sectionsOf(guide: Guide['steps'], words: Words): { name: string; steps: string[] }[] {
-  const found: { name: string; steps: string[] }[] = [];
+  const sections: { name: string; steps: string[] }[] = [];
   for (const { section, run, title, detail, caution, minutes, counts } of guide) {
     const name = words.text(sectionName(section, run));
     const how = [
@@ -71,11 +71,11 @@ function sectionsOf(guide: Guide['steps'], words: Words): { name: string; steps:
       .filter((part) => part !== '')
       .map((part) => (/[.!?]$/.test(part) ? part : `${part}.`))
       .join(' ');
-    const last = found.at(-1);
+    const last = sections.at(-1);
     if (last?.name === name) last.steps.push(text);
-    else found.push({ name, steps: [text] });
+    else sections.push({ name, steps: [text] });
   }
-  return found;
+  return sections;
 }
 
 const titleOf = ({ plan }: Forecast, { text }: Words): string =>

@@ -19,8 +19,8 @@ export class KeptService {
 
   /** What is still there. */
   async list(): Promise<StoredKept[]> {
-    const found = await this.em.fork().find(KeptDishEntity, { gone: null }, { orderBy: { id: 'asc' } });
-    return readable(found, (entity) => ({ ...stored(entity), kept: present(entity.kept, 'kept') }));
+    const rows = await this.em.fork().find(KeptDishEntity, { gone: null }, { orderBy: { id: 'asc' } });
+    return readable(rows, (entity) => ({ ...stored(entity), kept: present(entity.kept, 'kept') }));
   }
 
   /** Keeps something; sent again it is the same one. */

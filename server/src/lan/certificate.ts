@@ -70,15 +70,15 @@ function isWhole({ key, cert, authority }: Kept): boolean {
 
 function kept(file: string, say: Said = () => undefined): Kept | null {
   if (!existsSync(file)) return null;
-  let found: unknown;
+  let stored: unknown;
   try {
-    found = JSON.parse(readFileSync(file, 'utf8'));
+    stored = JSON.parse(readFileSync(file, 'utf8'));
   } catch {
-    found = null;
+    stored = null;
   }
   // One that an older Hervir made stands for itself: no phone can be told to trust it.
-  if (found !== null && typeof found === 'object' && !('authority' in found) && 'cert' in found) return null;
-  const read = keptSchema.safeParse(found);
+  if (stored !== null && typeof stored === 'object' && !('authority' in stored) && 'cert' in stored) return null;
+  const read = keptSchema.safeParse(stored);
   if (read.success && isWhole(read.data)) return read.data;
   say(`The certificate ${file} cannot be read and is made anew: tell each phone to trust the new one (Settings).`);
   return null;

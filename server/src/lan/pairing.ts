@@ -77,8 +77,8 @@ export class Pairing {
   }
 
   async devices(): Promise<PairedDevice[]> {
-    const found = await this.orm.em.fork().find(DeviceEntity, {}, { orderBy: { pairedAt: 'desc' } });
-    return found.map(({ id, name, pairedAt }) => ({ id, name, pairedAt }));
+    const rows = await this.orm.em.fork().find(DeviceEntity, {}, { orderBy: { pairedAt: 'desc' } });
+    return rows.map(({ id, name, pairedAt }) => ({ id, name, pairedAt }));
   }
 
   /** Ties an answer that is being given to the device that asked for it. */

@@ -136,9 +136,9 @@ export class LogImports {
   }
 
   private find(id: string): Import {
-    const found = this.imports.get(id);
-    if (found === undefined) throw notFound('import', id);
-    return found;
+    const kept = this.imports.get(id);
+    if (kept === undefined) throw notFound('import', id);
+    return kept;
   }
 
   private async read(mine: Import, file: string, contentType: string, language: string): Promise<void> {

@@ -63,19 +63,19 @@ export class LearningService {
   }
 
   async switch(key: string, off: boolean): Promise<LearntView> {
-    const found = await this.writes.run(async (em) => {
+    const known = await this.writes.run(async (em) => {
       const row = await em.findOne(LearntEntity, { id: key });
       if (!row) throw notFound('thing learnt', key);
       row.off = off;
       return view(row);
     });
     this.known = null;
-    return found;
+    return known;
   }
 
   /** Forgets one thing: it begins again at the table. Cooks that come count anew. */
   async reset(key: string): Promise<LearntView> {
-    const found = await this.writes.run(async (em) => {
+    const known = await this.writes.run(async (em) => {
       const row = await em.findOne(LearntEntity, { id: key });
       if (!row) throw notFound('thing learnt', key);
       const before = view(row);
@@ -83,6 +83,6 @@ export class LearningService {
       return before;
     });
     this.known = null;
-    return found;
+    return known;
   }
 }

@@ -122,16 +122,16 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
   }
 
   private async ask<T>(sql: string): Promise<T[]> {
-    const found: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
-    return found as T[];
+    const rows: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
+    return rows as T[];
   }
 
   /** Which of some cooks have a photo. */
   private async withPhoto(ids: readonly string[]): Promise<Set<string>> {
-    const found = await this.em
+    const rows = await this.em
       .fork()
       .find(LogEntryEntity, { id: { $in: [...ids] }, photo: true }, { fields: ['id'], disableIdentityMap: true });
-    return new Set(found.map(({ id }) => id));
+    return new Set(rows.map(({ id }) => id));
   }
 
   onModuleDestroy(): void {

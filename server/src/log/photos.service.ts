@@ -75,10 +75,10 @@ export class PhotosService {
   async settle(restore: number): Promise<void> {
     const { photos } = this.folder;
     const [parent, name] = [dirname(photos), basename(photos)];
-    for (const found of await readdir(parent).catch(() => [])) {
-      if (!found.startsWith(`${name}.restored-`)) continue;
-      const beside = join(parent, found);
-      if (found === `${name}.restored-${restore}`) {
+    for (const file of await readdir(parent).catch(() => [])) {
+      if (!file.startsWith(`${name}.restored-`)) continue;
+      const beside = join(parent, file);
+      if (file === `${name}.restored-${restore}`) {
         await rm(photos, { recursive: true, force: true });
         await rename(beside, photos);
       } else {

@@ -136,8 +136,8 @@ const countAt = (words: string): RegExpExecArray | undefined =>
 
 /** How many of a thing; of a range the middle; null where nothing says so. */
 function countIn(words: string): number | null {
-  const found = countAt(words);
-  if (found) return found[2] === undefined ? Number(found[1]) : (Number(found[1]) + Number(found[2])) / 2;
+  const count = countAt(words);
+  if (count) return count[2] === undefined ? Number(count[1]) : (Number(count[1]) + Number(count[2])) / 2;
   return /^(?:an?|small|large|handful|knob|bunch|head|bulb|splash|pinch|dash)\b/.test(words) ? 1 : null;
 }
 
@@ -228,6 +228,6 @@ export function numbersLeft(line: string, as: TakenAs, of: Measures = 'unknown')
   const count = amountOf(line, as, of) === null ? undefined : countAt(words);
   if (count) blank(count.index, count.index + count[0].length);
   for (const pattern of NO_AMOUNTS)
-    for (const found of words.matchAll(pattern)) blank(found.index, found.index + found[0].length);
+    for (const match of words.matchAll(pattern)) blank(match.index, match.index + match[0].length);
   return [...left.matchAll(new RegExp(String.raw`${N}(?:\s+\p{L}+)?`, 'gu'))].map(([found]) => found.trim());
 }

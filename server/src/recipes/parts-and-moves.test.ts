@@ -23,9 +23,9 @@ function planOf({ plan }: RecipeReading): Plan {
 }
 
 const lineOf = (reading: RecipeReading, start: string): RecipeReading['lines'][number] => {
-  const found = reading.lines.find(({ text }) => text.startsWith(start));
-  if (!found) throw new Error(`no line “${start}”`);
-  return found;
+  const line = reading.lines.find(({ text }) => text.startsWith(start));
+  if (!line) throw new Error(`no line “${start}”`);
+  return line;
 };
 
 describe('the parts of a list', () => {

@@ -101,8 +101,8 @@ export function leftOpen(text: string): Text | null {
 
 /** The other food of a line that names two, as written: "chuck or brisket"; null where it names one. */
 export function otherFood(text: string): string | null {
-  const found = /^(.*?\p{L}{3}.*?)\s+or\s+(\D.*)$/iu.exec(text.replaceAll(/\([^)]*\)/g, ' '));
-  const [, first = '', second = ''] = found ?? [];
+  const match = /^(.*?\p{L}{3}.*?)\s+or\s+(\D.*)$/iu.exec(text.replaceAll(/\([^)]*\)/g, ' '));
+  const [, first = '', second = ''] = match ?? [];
   const [one, other] = [takenAs(first), takenAs(second)];
   const named = (as: ReturnType<typeof takenAs>): string => ('id' in as ? `${as.kind}:${as.id}` : as.kind);
   if (!('id' in other) || !('id' in one) || named(one) === named(other)) return null;

@@ -186,12 +186,12 @@ export function readMethod(
     )
       lifted = false;
     if (OTHER_WAY.test(words) && done && durations(words).length > 0) otherWay = true;
-    const found = durations(words).flatMap((duration) => {
+    const ways = durations(words).flatMap((duration) => {
       const way = wayOf(words, duration);
       return way === null ? [] : [{ way, minutes: duration.minutes }];
     });
     // The first is meant; what follows "or", or stands in brackets, is another way to the same.
-    const [first] = found;
+    const [first] = ways;
     const says: Text[] = [];
     if (first !== undefined && otherWay && !NOT_THE_MEAT.test(words) && (first.way !== 'pressure' || pressed())) {
       notes.push(say('read-method.is-another-way-to-the', { text }));
@@ -214,7 +214,7 @@ export function readMethod(
         pending = [];
       } else notes.push(say('read-method.is-not-counted-for-the', { text }));
     }
-    if (/\bwhistles?\b/.test(words) && found.length === 0)
+    if (/\bwhistles?\b/.test(words) && ways.length === 0)
       notes.push(say('read-method.counts-whistles-and-every-cooker', { text }));
     if (read.release !== null && release === null) release = { method: read.release, minutes: read.releaseMinutes };
     return { ...read, found: says.length > 0 ? joined(says, '; ') : null };

@@ -148,13 +148,13 @@ const OVEN_C = { least: 80, most: 280 } as const;
  */
 export function ovenIn(sentence: string): number | null {
   const gas = /gas(?: mark)? (\d)\b/i.exec(sentence)?.[1];
-  const found =
+  const match =
     /(\d{2,3})\s*(?:°|º|degrees?|deg\.?)?\s*(C|F|celsius|fahrenheit)\b/i.exec(sentence) ??
     /(\d{2,3})\s*(?:°|º|degrees)/i.exec(sentence);
-  const degrees = Number(found?.[1]);
-  const said = (found?.[2] ?? '').toUpperCase()[0];
+  const degrees = Number(match?.[1]);
+  const said = (match?.[2] ?? '').toUpperCase()[0];
   // Without a letter: nobody braises at 300 °C, and nobody at 100 °F.
   const fahrenheit = said === 'F' || (said === undefined && degrees > OVEN_C.most - 30);
-  const celsius = found ? (fahrenheit ? ((degrees - 32) * 5) / 9 : degrees) : gas ? 121 + 14 * Number(gas) : null;
+  const celsius = match ? (fahrenheit ? ((degrees - 32) * 5) / 9 : degrees) : gas ? 121 + 14 * Number(gas) : null;
   return celsius !== null && celsius >= OVEN_C.least && celsius <= OVEN_C.most ? celsius : null;
 }

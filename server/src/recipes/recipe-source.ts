@@ -82,22 +82,22 @@ function nestsTooDeep(html: string): boolean {
 
 /** What the scripts of JSON-LD in a page hold. */
 function linkedData(html: string): string[] {
-  const found: string[] = [];
+  const scripts: string[] = [];
   let within = false;
   const parser = new Parser({
     onopentag: (name, { type = '' }) => {
       within = name === 'script' && /ld\+json/i.test(type);
-      if (within) found.push('');
+      if (within) scripts.push('');
     },
     ontext: (text) => {
-      if (within) found.push((found.pop() ?? '') + text);
+      if (within) scripts.push((scripts.pop() ?? '') + text);
     },
     onclosetag: (name) => {
       if (name === 'script') within = false;
     },
   });
   parser.end(html);
-  return found;
+  return scripts;
 }
 
 const SCHEMA = /^(?:https?:\/\/(?:www\.)?schema\.org\/|schema:)/i;
@@ -127,16 +127,16 @@ function recipeIn(value: unknown, depth = 0): Node | null {
   if (depth > DEEPEST) return null;
   if (Array.isArray(value)) {
     for (const one of value as unknown[]) {
-      const found = recipeIn(one, depth + 1);
-      if (found) return found;
+      const recipe = recipeIn(one, depth + 1);
+      if (recipe) return recipe;
     }
     return null;
   }
   if (!isNode(value)) return null;
   if (typeIs(value, 'Recipe')) return shortened(value);
   for (const part of Object.values(value)) {
-    const found = typeof part === 'object' ? recipeIn(part, depth + 1) : null;
-    if (found) return found;
+    const recipe = typeof part === 'object' ? recipeIn(part, depth + 1) : null;
+    if (recipe) return recipe;
   }
   return null;
 }
@@ -187,11 +187,11 @@ function steps(value: unknown, depth = 0): string[] {
 function servingsOf(value: unknown): number | null {
   const said = (Array.isArray(value) ? (value as unknown[]) : [value]).map((one) => worded(one));
   for (const words of said.map(inFigures)) {
-    const found =
+    const match =
       /(\d+)(?:\s*(?:-|to)\s*\d+)?\s*(?:servings?|portions?|people|persons?|personas?|porciones?|raciones?|comensales?)/.exec(
         words,
       ) ?? /\d+/.exec(words);
-    const count = found === null ? NaN : Number(found[1] ?? found[0]);
+    const count = match === null ? NaN : Number(match[1] ?? match[0]);
     if (count >= 1 && count <= 40) return count;
   }
   return null;
@@ -303,8 +303,8 @@ function fed(all: readonly string[]): number | null {
   for (const line of all) {
     const words = line.length < 300 ? inFigures(unmarked(line)) : '';
     const spanish = FEEDS_IN_SPANISH.exec(words);
-    const found = FEEDS.exec(words)?.[1] ?? spanish?.[1] ?? spanish?.[2];
-    if (found !== undefined) return servingsOf(found);
+    const feeds = FEEDS.exec(words)?.[1] ?? spanish?.[1] ?? spanish?.[2];
+    if (feeds !== undefined) return servingsOf(feeds);
   }
   return null;
 }

@@ -6,6 +6,8 @@ import { CookersModule } from '../cookers/cookers.module';
 import { CookersService } from '../cookers/cookers.service';
 import { LearningService } from '../log/learning.service';
 import { LogModule } from '../log/log.module';
+import { say } from '@hervir/language';
+import { inWords } from '../language/speech';
 import { orBadRequest } from '../security/faults';
 import { SettingsModule } from '../settings/settings.module';
 import { SettingsService } from '../settings/settings.service';
@@ -35,7 +37,7 @@ export class RecipesController {
     ]);
     const chosen = cookers.find(({ id }) => id === cookerId) ?? cookers[0];
     const { kitchen, confidence } = settings;
-    const cooker = chosen?.cooker ?? DEFAULT_COOKER;
+    const cooker = chosen?.cooker ?? { ...DEFAULT_COOKER, name: inWords(say('cooker-sets.electric-pot')) };
     const given = { text, right, cooker, kitchen, confidence, learnt };
     return orBadRequest(await this.workers.run('readRecipe', given));
   }

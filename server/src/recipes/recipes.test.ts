@@ -211,8 +211,8 @@ describe('words and times', () => {
     ['1 to 2 hours', 90],
     ['an afternoon', null],
   ])('%s', (text, minutes) => {
-    const found = durations(inFigures(text)).map((one) => one.minutes);
-    expect(found.length === 0 ? null : Math.max(...found)).toBe(minutes);
+    const read = durations(inFigures(text)).map((one) => one.minutes);
+    expect(read.length === 0 ? null : Math.max(...read)).toBe(minutes);
   });
 });
 

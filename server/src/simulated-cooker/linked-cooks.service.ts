@@ -63,15 +63,15 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
   /** Links what is to be linked, and then goes on; tried again by the loop where it fails. */
   private begin(): void {
     this.closeAll();
-    let found = false;
+    let resumed = false;
     const before = this.loop?.stop();
     this.loop = this.loops.start(
       'linked cooks',
       TICK,
       async () => {
         await before;
-        if (!found) await this.findAll();
-        found = true;
+        if (!resumed) await this.findAll();
+        resumed = true;
         await this.tick();
       },
       0,

@@ -142,8 +142,8 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
   }
 
   async list(): Promise<RehearsalSummary[]> {
-    const found = await this.em.fork().find(RehearsalEntity, {}, { orderBy: { createdAt: 'desc' }, limit: 100 });
-    return found.map(summaryOf);
+    const rows = await this.em.fork().find(RehearsalEntity, {}, { orderBy: { createdAt: 'desc' }, limit: 100 });
+    return rows.map(summaryOf);
   }
 
   /**
@@ -254,11 +254,11 @@ export class RehearsalsService implements OnModuleInit, OnModuleDestroy {
 
   async remove(id: string): Promise<RehearsalSummary> {
     const entity = await this.writes.run(async (em) => {
-      const found = await em.findOne(RehearsalEntity, { id });
-      if (!found) throw notFound('rehearsal', id);
+      const row = await em.findOne(RehearsalEntity, { id });
+      if (!row) throw notFound('rehearsal', id);
       await em.nativeDelete(RehearsalActEntity, { rehearsalId: id });
       await em.nativeDelete(RehearsalEntity, { id });
-      return found;
+      return row;
     });
     const live = await this.live.get(id);
     this.live.delete(id);

@@ -45,18 +45,18 @@ export const forecast = ({ plan }: { plan: Plan }): Read<Forecast> => reckoned((
 /** A forecast with the chance that its dinner is in time, for who begins so late, or so early. */
 export const promised = ({ plan, begunAt }: { plan: Plan; begunAt: string }): Read<Promised> =>
   reckoned(() => {
-    const found = forecastNow(plan);
-    const { startAt } = found.clock;
-    if (startAt === null) return { forecast: found, inTime: null };
+    const current = forecastNow(plan);
+    const { startAt } = current.clock;
+    if (startAt === null) return { forecast: current, inTime: null };
     const late = (Date.parse(begunAt) - Date.parse(startAt)) / 60_000;
-    return { forecast: found, inTime: chanceBy(dinnerOdds(found), -late) };
+    return { forecast: current, inTime: chanceBy(dinnerOdds(current), -late) };
   });
 
 /** A forecast with the guide through its cook, or through the day it is eaten. */
 export const guide = ({ plan, part }: { plan: Plan; part: GuidePart }): Read<Reckoned> =>
   reckoned(() => {
-    const found = forecastNow(plan);
-    return { forecast: found, guide: guideOf(found, part) };
+    const current = forecastNow(plan);
+    return { forecast: current, guide: guideOf(current, part) };
   });
 
 /** What a cook begins with. */

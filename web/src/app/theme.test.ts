@@ -8,8 +8,8 @@ const sheet = readFileSync(join(__dirname, 'base.css'), 'utf8');
 function properties(selector: string): Record<string, string> {
   const from = sheet.indexOf(`${selector} {`);
   const rule = sheet.slice(from, sheet.indexOf('}', from));
-  const found = [...rule.matchAll(/--([a-z-]+): (#[0-9a-f]{6});/g)];
-  return Object.fromEntries(found.map(([, name = '', value = '']) => [name, value]));
+  const variables = [...rule.matchAll(/--([a-z-]+): (#[0-9a-f]{6});/g)];
+  return Object.fromEntries(variables.map(([, name = '', value = '']) => [name, value]));
 }
 const SHEETS: Readonly<Record<Colours, Record<string, string>>> = {
   day: properties(':root'),

@@ -2,6 +2,7 @@
 import type { Plan } from '@hervir/core';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import type { UserEvent } from '@testing-library/user-event';
+import { queryClient } from '../api/queries';
 import { answer } from '../testing/answer';
 import {
   aKitchen,
@@ -100,6 +101,15 @@ describe('the bench', () => {
     await saved(kitchen, ({ target }) => expect(target).toBe('fork'));
     await user.click(screen.getByRole('button', { name: 'Redo' }));
     await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
+  });
+
+  test('everything is asked anew after the server was away: what was edited stands, and undo goes on', async () => {
+    const { user, kitchen } = await bench();
+    await chooses(user, 'Until', 'Slices');
+    await saved(kitchen, ({ target }) => expect(target).toBe('slices'));
+    await act(() => queryClient.invalidateQueries());
+    await user.click(screen.getByRole('button', { name: 'Undo' }));
+    await saved(kitchen, ({ target }) => expect(target).toBe('fork'));
   });
 
   test('other units change what is said and nothing else: the station stays open, and undo goes on', async () => {

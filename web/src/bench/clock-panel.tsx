@@ -151,7 +151,7 @@ function Mends({
 }): ReactNode {
   const [opened, setOpened] = useState(false);
   const open = wanted || opened;
-  const found = useQuery({
+  const query = useQuery({
     queryKey: ['time-savers', plan],
     queryFn: async (): Promise<Answer<TimeSaver[]>> => forecastWorker('beside').timeSavers(plan),
     // Half a dozen forecasts: only for who looks.
@@ -160,11 +160,11 @@ function Mends({
     gcTime: 60_000,
     placeholderData: (before) => before,
   }).data;
-  const savers = found?.ok === true ? found.value : [];
+  const savers = query?.ok === true ? query.value : [];
   return (
     <details open={open} className={styles['clock-savers']} onToggle={(event) => setOpened(event.currentTarget.open)}>
       <summary>{t('bench.what-would-make-it-shorter')}</summary>
-      {found?.ok === true && savers.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
+      {query?.ok === true && savers.length === 0 && <p className="dim">{t('bench.nothing-that-wins-two-minutes')}</p>}
       <ul className={styles['remedies-list']}>
         {savers.map(({ text, change }) => (
           <li key={textOf(text)}>

@@ -53,9 +53,9 @@ function another({ meat }: Plan): OtherMeat {
 /** What a cut comes to beside the first: its own odds. */
 function OddsOf({ forecast, portion }: { readonly forecast: Forecast | null; readonly portion: string }): ReactNode {
   const { print } = useUnits();
-  const found = forecast?.meats.find((meat) => meat.portion === portion);
-  if (!found) return null;
-  const { chance, grade, coreC, safe } = found;
+  const meat = forecast?.meats.find((meat) => meat.portion === portion);
+  if (!meat) return null;
+  const { chance, grade, coreC, safe } = meat;
   const done = Math.round((chance.at + chance.past) * 10);
   return (
     <Verdict tone={!safe ? 'wrong' : chance.at + chance.past > 0.6 ? 'fits' : 'watch'}>

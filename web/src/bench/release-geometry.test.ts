@@ -4,9 +4,9 @@ import { releaseGeometry } from './release-geometry';
 const ways = releaseAlternatives(forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })));
 const g = releaseGeometry(ways, 400, 200);
 const at = (key: string): (typeof g.ways)[number] => {
-  const found = g.ways.find((way) => way.key === key);
-  if (!found) throw new Error(`no ${key}`);
-  return found;
+  const way = g.ways.find((way) => way.key === key);
+  if (!way) throw new Error(`no ${key}`);
+  return way;
 };
 
 describe('three ways down, drawn', () => {

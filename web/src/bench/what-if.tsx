@@ -80,7 +80,7 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
     staleTime: Infinity,
     gcTime: 0,
   }).data;
-  const found = like?.ok === true ? like.value : null;
+  const known = like?.ok === true ? like.value : null;
   return (
     <section aria-label={t('bench.from-an-old-recipe')}>
       <h3>{t('bench.from-an-old-recipe')}</h3>
@@ -110,16 +110,16 @@ function OldRecipe({ plan, edit }: Pick<Props, 'plan' | 'edit'>): ReactNode {
           style={{ width: '7.5rem' }}
           onChange={setMinutes}
         />
-        {found !== null && (
+        {known !== null && (
           <>
             <span>
               {rich('bench.is-min-under-pressure', {
-                found,
+                found: known,
                 strong: (words) => <strong className="figure">{words}</strong>,
               })}
             </span>
-            <Button size="small" onClick={() => edit((before) => ({ ...before, pressureMinutes: found }))}>
-              {t('bench.take-min', { found })}
+            <Button size="small" onClick={() => edit((before) => ({ ...before, pressureMinutes: known }))}>
+              {t('bench.take-min', { found: known })}
             </Button>
           </>
         )}

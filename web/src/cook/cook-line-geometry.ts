@@ -45,11 +45,11 @@ export function warp(guide: Guide, state: CookState): (minute: number) => number
   const actual: number[] = state.startedAt === null ? [] : [state.startedAt];
   let minute = 0;
   for (const step of guide.steps) {
-    const found = state.steps.find((one) => one.step.id === step.id);
+    const own = state.steps.find((one) => one.step.id === step.id);
     minute += step.waitMinutes;
-    if (found) {
+    if (own) {
       planned.push(minute);
-      actual.push(found.startsAt);
+      actual.push(own.startsAt);
     }
     if (step.runsFrom === null) minute += step.minutes;
   }

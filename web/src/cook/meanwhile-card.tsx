@@ -20,13 +20,13 @@ interface Item {
 const SOON = 45 * 60_000;
 
 function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
-  const found: Item[] = [];
+  const items: Item[] = [];
   for (const { name, now: at, dueAt } of state.tracks) {
     if (!at) continue;
     const { step, startedAt } = at;
     const timer = state.timers.find(({ id }) => id === step.id);
     if (startedAt !== null) {
-      found.push({
+      items.push({
         key: step.id,
         when: t('cook.now'),
         what: `${textOf(name)}: ${textOf(step.title)}`,
@@ -35,7 +35,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
         button: { name: t('cook.done-2'), press: () => actions.tell('stepDone', { step: step.id }) },
       });
     } else if (dueAt !== null && dueAt - now < SOON) {
-      found.push({
+      items.push({
         key: step.id,
         when: dueAt <= now ? t('cook.now') : clockAt(dueAt, record.guide.eatAt),
         what: `${textOf(name)}: ${textOf(step.title)}`,
@@ -49,7 +49,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
     if (i <= state.position || doneAt !== null) return;
     const timer = state.timers.find(({ id }) => id === step.id);
     if (timer) {
-      found.push({
+      items.push({
         key: step.id,
         when: t('cook.now'),
         what: textOf(step.title),
@@ -60,7 +60,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
     } else if (step.earlyFromMinute !== null && !state.timers.some(({ id }) => id === state.steps[i + 1]?.step.id)) {
       const heat = state.steps[i + 1];
       const due = startsAt - (heat?.minutes ?? 0) * 60_000;
-      found.push({
+      items.push({
         key: step.id,
         when: due <= now ? t('cook.now') : clockAt(due, record.guide.eatAt),
         what: textOf(step.title),
@@ -70,7 +70,7 @@ function items({ state, record, now }: LiveCook, actions: CookActions): Item[] {
       });
     }
   });
-  return found;
+  return items;
 }
 
 /**

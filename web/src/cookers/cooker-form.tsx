@@ -28,11 +28,11 @@ export function CookerForm({ cooker: given, isNew, save, close }: Props): ReactN
     try {
       await save({ ...cooker, name: cooker.name.trim() });
     } catch (error) {
-      const found = error instanceof Refused ? error.faults : [];
+      const refused = error instanceof Refused ? error.faults : [];
       setFaults(
-        found.length > 0
+        refused.length > 0
           ? Object.fromEntries(
-              found.map(({ path, problem, allowed }) => [path, t('shared.allowed', { problem, allowed })]),
+              refused.map(({ path, problem, allowed }) => [path, t('shared.allowed', { problem, allowed })]),
             )
           : { '': whyOf(error) },
       );

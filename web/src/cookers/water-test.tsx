@@ -26,7 +26,7 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
   const [minutes, setMinutes] = useState<number | null>(null);
   const [saving, setSaving] = useState(false);
   const [sorry, setSorry] = useState<string | null>(null);
-  const found = ((): { watts: number; heatW: number } | string | null => {
+  const result = ((): { watts: number; heatW: number } | string | null => {
     if (waterC === null || minutes === null) return null;
     try {
       return waterTest(cooker, kitchen, waterC, minutes);
@@ -34,7 +34,7 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
       return error instanceof RangeError ? error.message : t('cookers.it-could-not-be-reckoned');
     }
   })();
-  const known = typeof found === 'object' ? found : null;
+  const known = typeof result === 'object' ? result : null;
   return (
     <Modal
       title={t('cookers.time-a-litre-of-water', { name: cooker.name })}
@@ -83,7 +83,7 @@ export function WaterTest({ cooker, kitchen, take, close }: Props): ReactNode {
             />
           )}
         </Field>
-        <Field label={t('cookers.to-the-pin')} fault={typeof found === 'string' ? found : undefined}>
+        <Field label={t('cookers.to-the-pin')} fault={typeof result === 'string' ? result : undefined}>
           {(id) => (
             <InputNumber
               id={id}

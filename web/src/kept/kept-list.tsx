@@ -149,14 +149,14 @@ function KeptTasks({
   readonly now: Date;
   readonly onDone: (task: AheadTask) => void;
 }): ReactNode {
-  const found = useQuery({
+  const query = useQuery({
     queryKey: ['kept-tasks', kept],
     queryFn: async (): Promise<Answer<AheadTask[]>> => forecastWorker('beside').keptTasks(kept),
     staleTime: Infinity,
     gcTime: 60_000,
     placeholderData: (before) => before,
   }).data;
-  const tasks = found?.ok === true ? found.value : NONE;
+  const tasks = query?.ok === true ? query.value : NONE;
   const alarms = useMemo(() => tasks.map((task) => ({ of: kept.name, task })), [tasks, kept.name]);
   useDayAlarms(alarms, now);
   if (tasks.length === 0) return null;

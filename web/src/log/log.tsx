@@ -29,7 +29,7 @@ export function Log(): ReactNode {
   const [page, setPage] = useState(1);
   const [adding, setAdding] = useState(false);
   const look = useDeferredValue(sought);
-  const found = useQuery({
+  const query = useQuery({
     queryKey: [...keys.log, look, page],
     queryFn: () => request<LogPage>('GET', `/log?${queryOf(look, page)}`),
     placeholderData: keepPreviousData,
@@ -39,24 +39,24 @@ export function Log(): ReactNode {
     setPage(1);
   };
   const filtered = Object.values(sought).some((value) => value !== undefined && value !== '');
-  const list = found.error ? (
-    <Trouble what={t('log.the-log-cannot-be-shown')} error={found.error} again={() => void found.refetch()} />
-  ) : found.data === undefined ? (
+  const list = query.error ? (
+    <Trouble what={t('log.the-log-cannot-be-shown')} error={query.error} again={() => void query.refetch()} />
+  ) : query.data === undefined ? (
     <p className="dim">{t('app.opening')}</p>
-  ) : found.data.total === 0 ? (
+  ) : query.data.total === 0 ? (
     <p className="dim">{filtered ? t('log.nothing-in-the-log-is') : t('log.nothing-yet-a-cook-is')}</p>
   ) : (
     <>
       <ul className="log-list" aria-label={t('log.cooks')}>
-        {found.data.items.map((item) => (
+        {query.data.items.map((item) => (
           <LogLine key={item.id} item={item} />
         ))}
       </ul>
-      {found.data.total > A_PAGE && (
+      {query.data.total > A_PAGE && (
         <Pagination
           current={page}
           pageSize={A_PAGE}
-          total={found.data.total}
+          total={query.data.total}
           showSizeChanger={false}
           onChange={setPage}
         />

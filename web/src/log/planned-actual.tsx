@@ -27,13 +27,13 @@ interface Part {
 
 /** Consecutive steps of one part as one bar. */
 function joined(parts: readonly Part[]): Part[] {
-  const found: Part[] = [];
+  const merged: Part[] = [];
   for (const part of parts) {
-    const last = found.at(-1);
-    if (last?.section === part.section) found[found.length - 1] = { ...last, to: Math.max(last.to, part.to) };
-    else if (part.to > part.from) found.push(part);
+    const last = merged.at(-1);
+    if (last?.section === part.section) merged[merged.length - 1] = { ...last, to: Math.max(last.to, part.to) };
+    else if (part.to > part.from) merged.push(part);
   }
-  return found;
+  return merged;
 }
 
 /** Each step of the plan at its time, one after another. */

@@ -23,8 +23,8 @@ const CUP_ML = 120;
 
 /** What a plant is called. */
 function nameOf({ kind, id }: { readonly kind: 'vegetable' | 'grain'; readonly id: string }): string {
-  const found = kind === 'grain' ? GRAINS.find((one) => one.id === id) : VEGETABLES.find((one) => one.id === id);
-  return lowerFirst(textOf(found?.name ?? id));
+  const food = kind === 'grain' ? GRAINS.find((one) => one.id === id) : VEGETABLES.find((one) => one.id === id);
+  return lowerFirst(textOf(food?.name ?? id));
 }
 
 /** What hands may do whatever the guide says: scrape, pour, put in, lift out; and the probe and the scale. */

@@ -24,9 +24,9 @@ describe('the recorder’s strip', () => {
   test('has a line for liquid, base, middle and gauge, each inside its frame', () => {
     expect(whole.traces.map(({ key }) => key).sort()).toEqual(['base', 'core', 'gauge', 'liquid']);
     for (const { key, path, end } of whole.traces) {
-      const found = numbers(path);
-      expect([key, found.length > 20]).toEqual([key, true]);
-      const ys = found.filter((_, i) => i % 2 === 1);
+      const points = numbers(path);
+      expect([key, points.length > 20]).toEqual([key, true]);
+      const ys = points.filter((_, i) => i % 2 === 1);
       expect([key, Math.min(...ys) >= 0, Math.max(...ys) <= OPTIONS.height]).toEqual([key, true, true]);
       expect([key, (end?.[0] ?? 999) <= OPTIONS.width]).toEqual([key, true]);
     }

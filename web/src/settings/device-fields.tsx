@@ -1,5 +1,5 @@
 import { isLanguage, LANGUAGES } from '@hervir/language';
-import { Switch } from 'antd';
+import { Select, Switch } from 'antd';
 import type { ReactNode } from 'react';
 import { Choice, Field } from '../shared/field';
 import { usePreferences } from '../state/preferences';
@@ -13,15 +13,19 @@ export function DeviceFields(): ReactNode {
   const { colours, setColours, loud, speaks, setAlarms } = usePreferences();
   return (
     <>
-      <Choice
-        label={t('settings.language')}
-        value={chosenLanguage() ?? 'device'}
-        options={[
-          { value: 'device', label: t('settings.as-the-browser') },
-          ...languages.map(([value, { name }]) => ({ value, label: name })),
-        ]}
-        onChange={(value) => chooseLanguage(isLanguage(value) ? value : null)}
-      />
+      <Field label={t('settings.language')}>
+        {(id) => (
+          <Select<string>
+            id={id}
+            value={chosenLanguage() ?? 'device'}
+            options={[
+              { value: 'device', label: t('settings.as-the-browser') },
+              ...languages.map(([value, { name }]) => ({ value, label: name })),
+            ]}
+            onChange={(value) => chooseLanguage(isLanguage(value) ? value : null)}
+          />
+        )}
+      </Field>
       <Choice
         label={t('settings.colours')}
         value={colours}

@@ -262,8 +262,8 @@ export async function picks(user: UserEvent, name: string | RegExp, entry: strin
   const list = await screen.findByRole<HTMLInputElement>('combobox', { name });
   await user.click(list);
   if (!list.readOnly && typeof entry === 'string') await user.paste(entry);
-  const found = await screen.findAllByText(entry, { selector: '.ant-select-item-option-content' });
-  await user.click(found.at(-1) as HTMLElement);
+  const entries = await screen.findAllByText(entry, { selector: '.ant-select-item-option-content' });
+  await user.click(entries.at(-1) as HTMLElement);
 }
 
 /** Takes one of a few that are all in sight. */

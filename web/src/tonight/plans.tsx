@@ -24,11 +24,11 @@ const NO_PLANS: readonly BraiseSummary[] = [];
 /** From here on the other plans of the evening are worth a word, minutes. */
 const TOGETHER = 1;
 
-/** Nor these: few plans reach back over days, and few get another name. */
+/** Fetched a moment after the first load: few plans reach back over days. */
 const DaysAhead = soon(() => import('./days-ahead').then((module) => module.DaysAhead));
-const RenamePlan = later(() => import('./rename-plan').then((module) => module.RenamePlan));
 
-/** Not in the first load: the menu comes when it is asked for. */
+/** Fetched when they are asked for. */
+const RenamePlan = later(() => import('./rename-plan').then((module) => module.RenamePlan));
 const PlanMenu = later(() => import('./plan-menu').then((module) => module.PlanMenu));
 
 /** The kept plans: what is next, and the rest. */

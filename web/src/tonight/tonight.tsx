@@ -16,18 +16,19 @@ import styles from './tonight.module.css';
 import { t, textOf } from '../language/t';
 import { later, soon } from '../language/load';
 
-/** Not in the first load: it stands below the plans. */
+/** Fetched a moment after the first load: what stands below the answer. */
 const Lately = soon(() => import('./lately').then((module) => module.Lately));
 
-/** Not in the first load: nobody asks why before there is an answer. */
 const ForPeople = soon(() => import('./for-people').then((module) => module.ForPeople));
 const KeptList = soon(() => import('../kept/kept-list').then((module) => module.KeptList));
+
+/** Fetched when it is asked for: nobody asks why before there is an answer. */
 const WhyDrawer = later(() => import('./why-drawer').then((module) => module.WhyDrawer));
 
 /** Only in a kitchen that is new. */
 const FirstSteps = soon(() => import('./first-steps').then((module) => module.FirstSteps));
 
-/** Nor this: it comes with the first cook. */
+/** Only while something cooks. */
 const OnTheFire = soon(() => import('../cook/on-the-fire').then((module) => module.OnTheFire));
 
 /** The first room: one sentence with gaps that answers as it is filled, before anything is saved. */

@@ -63,9 +63,9 @@ describe('cautions', () => {
     (code, { step, more, meat }) => {
       expect(codes(plain)).not.toContain(code);
       const plan = { ...plain, ...more, meat: { ...plain.meat, ...meat } };
-      const found = forecast(plan).cautions.find((one) => one.code === code);
-      expect(found?.step).toBe(step);
-      expect(found?.source).not.toBe('');
+      const caution = forecast(plan).cautions.find((one) => one.code === code);
+      expect(caution?.step).toBe(step);
+      expect(caution?.source).not.toBe('');
     },
   );
 
@@ -83,11 +83,11 @@ describe('cautions', () => {
   });
 
   test('follow the order of the work, each said once', () => {
-    const found = forecast({ ...plain, cooker: DEFAULT_COOKER, sear: hardSear }).cautions;
+    const cautions = forecast({ ...plain, cooker: DEFAULT_COOKER, sear: hardSear }).cautions;
     const order = ['meat', 'sear', 'pot', 'vegetables', 'release', 'plate'];
-    const places = found.map(({ step }) => order.indexOf(step));
+    const places = cautions.map(({ step }) => order.indexOf(step));
     expect(places).toEqual([...places].sort((a, b) => a - b));
-    expect(new Set(found.map(({ code }) => code)).size).toBe(found.length);
+    expect(new Set(cautions.map(({ code }) => code)).size).toBe(cautions.length);
   });
 
   test('defer to the cooker’s manual wherever pressure is, and to the local authority on what is safe to eat', () => {
@@ -102,8 +102,8 @@ describe('cautions', () => {
   test('what the reckoning found decides, not what the plan looks like', () => {
     const lid = { run: 1, over: false, liquid: 'ok', missingMl: 0, base: 'safe', foams: false } as const;
     const fine = { lids: [lid], middleIsSafe: true, inTheWarm: { minutes: 0, most: 120 }, coolsInTime: true };
-    const found = cautionsFor(plain, { ...fine, lids: [{ ...lid, base: 'likely' }] }).map(({ code }) => code);
-    expect(found).toContain('burn-likely');
+    const codes = cautionsFor(plain, { ...fine, lids: [{ ...lid, base: 'likely' }] }).map(({ code }) => code);
+    expect(codes).toContain('burn-likely');
     expect(cautionsFor(plain, fine).map(({ code }) => code)).not.toContain('burn-likely');
   });
 

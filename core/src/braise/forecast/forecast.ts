@@ -208,19 +208,19 @@ function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number |
  */
 export function forecast(plan: Plan): Forecast {
   const before: CurvePoint[] = [];
-  const found = evening(plan, before);
-  const { resolved, ready, odds, proposedMinutes, pressureMinutes, run, staging, piece: meat } = found;
+  const laidOut = evening(plan, before);
+  const { resolved, ready, odds, proposedMinutes, pressureMinutes, run, staging, piece: meat } = laidOut;
   const { piece, sear, otherSears, cuts: startCuts, aromatics, pot: loaded, preheatMinutes, charges } = ready;
   const { build } = loaded;
   const toughness = toughnessOf(plan);
   const melted = meanMelted(meat, toughness);
-  const ledger = ledgerFor(found);
+  const ledger = ledgerFor(laidOut);
   const fill = fillOf(resolved, contentsOf(resolved, piece, charges, ledger.freeAtStartMl));
-  const lids = lidsOf(found);
+  const lids = lidsOf(laidOut);
   const base = hottest(lids);
   const burn = burnInWords(resolved, base.base, base.run);
-  const sauce = sauceFor(found, ledger);
-  const figures = figuresFor(found, sauce);
+  const sauce = sauceFor(laidOut, ledger);
+  const figures = figuresFor(laidOut, sauce);
   const { portions } = figures;
   const method = place(resolved, figures);
   const said: StepContext = {
@@ -240,9 +240,9 @@ export function forecast(plan: Plan): Forecast {
   const startAt = endsAt === null ? null : shiftIso(endsAt, -schedule.totalMinutes);
   const finish = finishWords(said, method);
   const ends = endsOf(method, portions);
-  const cuts = cutsFor(found, portions, method);
+  const cuts = cutsFor(laidOut, portions, method);
   const core = meat.coreCookValue;
-  const kept = nextDayFor(found, method, said, sauce.skimMl);
+  const kept = nextDayFor(laidOut, method, said, sauce.skimMl);
   const partial = {
     format: 'hervir/forecast',
     version: 2,
@@ -255,7 +255,7 @@ export function forecast(plan: Plan): Forecast {
     pressureMinutes,
     ownMinutes: plan.pressureMinutes !== null,
     proposedMinutes,
-    withoutLearnt: plan.learnt?.toughness === undefined ? null : proposedByTheTables(plan, found),
+    withoutLearnt: plan.learnt?.toughness === undefined ? null : proposedByTheTables(plan, laidOut),
     pressureMinutesRange: [
       Math.ceil(odds.minutesFor(0.2) ?? odds.longest),
       Math.ceil(odds.minutesFor(0.95) ?? odds.longest),
@@ -286,7 +286,7 @@ export function forecast(plan: Plan): Forecast {
       releaseMinutes: run.releaseMinutes,
       naturalReleaseMinutes: run.naturalReleaseMinutes,
       topWet: loaded.top.wet,
-      curve: onTheClock(schedule, before, found),
+      curve: onTheClock(schedule, before, laidOut),
     },
     sear: {
       ...sear,
@@ -313,7 +313,7 @@ export function forecast(plan: Plan): Forecast {
     finish: { ...finish, platingText: platingSentence(said) },
     yield: yieldOf(
       plan,
-      found.meats.map((cut) => ({
+      laidOut.meats.map((cut) => ({
         meat: cut.meat,
         meanC: cut.body.body.heatK(),
         cookValue: cut.body.meanCookValue(),
@@ -341,11 +341,11 @@ export function forecast(plan: Plan): Forecast {
         liquid: lid.liquid.level,
         missingMl: lid.liquid.missingMl,
         base: lid.base.level,
-        foams: foamsAt(found, lid),
+        foams: foamsAt(laidOut, lid),
       })),
       middleIsSafe: cuts.every(({ safe }) => safe),
-      inTheWarm: inTheWarm(found, schedule),
-      coolsInTime: found.nextDay?.facts.cooling.inTime ?? true,
+      inTheWarm: inTheWarm(laidOut, schedule),
+      coolsInTime: laidOut.nextDay?.facts.cooling.inTime ?? true,
     }),
   } as const satisfies Omit<Forecast, 'reasons'>;
   return { ...partial, reasons: reasonsFor(partial) };

@@ -86,12 +86,12 @@ describe('warming through', () => {
         softJPerK: 0,
         bodies: [pieceBody(meat, pieceOf(meat), 4)],
       });
-      const found = warmThrough(build, cold(), way, DEFAULT_COOKER);
-      expect(found?.coreC).toBeGreaterThanOrEqual(WARM_C);
+      const warmed = warmThrough(build, cold(), way, DEFAULT_COOKER);
+      expect(warmed?.coreC).toBeGreaterThanOrEqual(WARM_C);
       // With no conduction of its own the same heat is all through sooner.
       const [body] = cold().bodies;
       const thin = warmThrough(build, { ...stew, softJPerK: body?.heatCapacityJPerK ?? 0 }, way, DEFAULT_COOKER);
-      expect(found?.minutes).toBeGreaterThanOrEqual(thin?.minutes ?? Infinity);
+      expect(warmed?.minutes).toBeGreaterThanOrEqual(thin?.minutes ?? Infinity);
     },
   );
 

@@ -78,7 +78,7 @@ function cooled(
   fromC: number,
   body: CookingBody | undefined,
 ): Pick<NextDayFacts, 'bathMinutes' | 'cooling'> & { history: Stretch[] } {
-  let found: ReturnType<typeof cooled> | null = null;
+  let best: ReturnType<typeof cooled> | null = null;
   for (const bathMinutes of HOT_BATHS) {
     const history: Stretch[] = [];
     const cooling = coolStew(depthCm, bathMinutes, {
@@ -86,10 +86,10 @@ function cooled(
       ...(body === undefined ? {} : { piece: body.clone() }),
       follow: (seconds, from, toC) => history.push({ seconds, fromC: from, toC, phase: 'open' }),
     });
-    found = { bathMinutes, cooling, history };
+    best = { bathMinutes, cooling, history };
     if (cooling.inTime) break;
   }
-  return found as NonNullable<typeof found>;
+  return best as NonNullable<typeof best>;
 }
 
 /**
@@ -119,7 +119,7 @@ export function nextDay(
   const deep = (piece: Piece | undefined): number => Math.max(depthCm, piece?.thicknessCm ?? 0);
   const whole = pulledFirst ? cooled(depthCm, fromC, undefined) : cooled(deep(thickest?.piece), fromC, thickest?.body);
   const cutFirst = !pulledFirst && !whole.cooling.inTime && (thickest?.piece.thicknessCm ?? 0) > JOINT_CM;
-  const found = cutFirst ? cooled(depthCm, fromC, undefined) : whole;
+  const cooling = cutFirst ? cooled(depthCm, fromC, undefined) : whole;
   const pieceCold = ({ meat, piece }: FromThePot): CookingBody =>
     pieceBody(meat, cutFirst ? slicesOf(piece) : piece, KEPT_C);
   const soft = pulledFirst ? cuts.reduce((sum, { body }) => sum + body.heatCapacityJPerK, 0) : 0;
@@ -144,12 +144,12 @@ export function nextDay(
   if (warmed === null)
     throw new PlanError('cookAhead.warm', say('next-day.it-does-not-get-hot'), say('next-day.less-of-it-or-cut'));
   const grams = pot.liquidKgNow * 1000 + meatsOf(plan).reduce((sum, meat) => sum + meat.grams, 0);
-  const history = [...found.history, ...warmed.history];
+  const history = [...cooling.history, ...warmed.history];
   const facts = {
     checkShare: shareAtCheck(plan, cuts[0], history),
-    bathMinutes: found.bathMinutes,
-    iceKg: found.bathMinutes === 0 ? 0 : iceForBath(grams, fromC),
-    cooling: found.cooling,
+    bathMinutes: cooling.bathMinutes,
+    iceKg: cooling.bathMinutes === 0 ? 0 : iceForBath(grams, fromC),
+    cooling: cooling.cooling,
     cutFirst,
     pulledFirst,
     warmed,

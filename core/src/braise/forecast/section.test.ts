@@ -13,9 +13,9 @@ const turnip: Plan['vegetables'][number] = { vegetable: 'turnip', grams: 450, te
 const cut = (plan: Plan): Map<SectionStage, Section> =>
   new Map(sectionsOf(forecast(plan)).map((section) => [section.stage, section]));
 const at = (plan: Plan, stage: SectionStage): Section => {
-  const found = cut(plan).get(stage);
-  if (!found) throw new Error(`no section "${stage}"`);
-  return found;
+  const drawn = cut(plan).get(stage);
+  if (!drawn) throw new Error(`no section "${stage}"`);
+  return drawn;
 };
 
 describe('the pot cut open', () => {

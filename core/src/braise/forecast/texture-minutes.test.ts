@@ -51,14 +51,14 @@ describe('the minutes in which a vegetable is as asked', () => {
   });
 
   test('from the start a carrot is long past them, beans are not', () => {
-    const found = forecast({
+    const f = forecast({
       ...base,
       vegetables: [{ ...turnip, vegetable: 'carrot', place: 'start' }],
       grains: [{ grain: 'freekeh', grams: 100, place: 'second-run' }],
     });
-    const [carrot, freekeh] = textureMinutes(found) as [TextureMinutes, TextureMinutes];
+    const [carrot, freekeh] = textureMinutes(f) as [TextureMinutes, TextureMinutes];
     expect(carrot.place).toBe('start');
-    expect(carrot.minutes).toBe(found.pressureMinutes);
+    expect(carrot.minutes).toBe(f.pressureMinutes);
     expect(carrot.to === null ? 0 : carrot.to).toBeLessThan(carrot.minutes);
     expect(freekeh.from).toBeGreaterThan(0);
     expect(freekeh.minutes).toBeGreaterThanOrEqual((freekeh.from as number) - 0.5);

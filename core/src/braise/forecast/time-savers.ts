@@ -72,8 +72,8 @@ export function timeSavers(base: Forecast): TimeSaver[] {
     .map(({ change, fact }): TimeSaver => {
       const other = forecast({ ...base.plan, ...change });
       const minutes = -laterBy(base, other);
-      const found = fact(other);
-      return { ...found, minutes, change, text: timeSaverText(found, minutes) };
+      const saved = fact(other);
+      return { ...saved, minutes, change, text: timeSaverText(saved, minutes) };
     })
     .filter(({ minutes }) => minutes >= WORTH)
     .sort((a, b) => b.minutes - a.minutes);

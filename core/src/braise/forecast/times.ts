@@ -58,15 +58,15 @@ function planAt(cutId: string, form: Form, grams: number, given: TimesFor): Plan
 /** One size of a cut with its minutes for each target. */
 function cellAt(cutId: string, form: Form, grams: number, given: TimesFor): TimesCell {
   const plan = planAt(cutId, form, grams, given);
-  const found = CHARTED.map((target) => ({ target, known: attempt({ ...plan, target }) }));
-  const piece = found[0]?.known?.piece;
+  const byTarget = CHARTED.map((target) => ({ target, known: attempt({ ...plan, target }) }));
+  const piece = byTarget[0]?.known?.piece;
   return {
     form,
     grams,
     pieces: piece?.count ?? 0,
     thicknessCm: piece?.thicknessCm ?? 0,
     minutes: Object.fromEntries(
-      found.map(({ target, known }) => [target, known?.proposedMinutes ?? null]),
+      byTarget.map(({ target, known }) => [target, known?.proposedMinutes ?? null]),
     ) as TimesCell['minutes'],
   };
 }

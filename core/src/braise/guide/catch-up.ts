@@ -79,17 +79,17 @@ const fewer = ({ step }: StepState, by: number): CatchUp['does'] => ({
  * @returns nothing where the rest cannot be hurried
  */
 export function catchUp(f: Forecast, state: CookState, nowMs: number): CatchUp[] {
-  const found: Way[] = valve(f, state, nowMs);
+  const ways: Way[] = valve(f, state, nowMs);
   const resting = ahead(state, 'rest');
   const rest = (resting?.minutes ?? 0) - SHORT_REST;
   if (resting && rest >= WORTH) {
-    found.push({ fact: { id: 'rest', values: { minutes: rest, left: SHORT_REST } }, does: fewer(resting, rest) });
+    ways.push({ fact: { id: 'rest', values: { minutes: rest, left: SHORT_REST } }, does: fewer(resting, rest) });
   }
   const reducing = ahead(state, 'reduce');
   const reduce = reducing?.minutes ?? 0;
   if (reducing && reduce >= WORTH) {
     const sauceMl = f.finish.sauceMl + f.finish.ladleOutMl;
-    found.push({ fact: { id: 'reduce', values: { minutes: reduce, sauceMl } }, does: fewer(reducing, reduce) });
+    ways.push({ fact: { id: 'reduce', values: { minutes: reduce, sauceMl } }, does: fewer(reducing, reduce) });
   }
   const sear = state.steps.filter(({ step }) => step.section === 'sear');
   if (f.plan.sear.school === 'hard' && sear.every(({ startedAt }) => startedAt === null)) {
@@ -101,9 +101,9 @@ export function catchUp(f: Forecast, state: CookState, nowMs: number): CatchUp[]
       f.plan.learnt?.sear?.factor,
     );
     const saved = f.sear.minutes - quick.minutes;
-    if (saved >= WORTH) found.push({ fact: { id: 'sear', values: { minutes: saved } }, does: null });
+    if (saved >= WORTH) ways.push({ fact: { id: 'sear', values: { minutes: saved } }, does: null });
   }
-  return found
+  return ways
     .map(({ fact, does }) => ({ ...fact, minutes: fact.values.minutes, text: catchUpText(fact), does }))
     .sort((a, b) => b.minutes - a.minutes);
 }

@@ -148,9 +148,9 @@ test('a second run of no minutes is said as what it is: up to pressure, and down
     vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'second-run' }],
     stages: [{ ...stageOf({ stages: [] }, 'second-run'), minutes: 0 }],
   });
-  const found = forecast(plan);
-  expect(found.stages).toMatchObject([{ place: 'second-run', minutes: 0 }]);
-  const titles = guideOf(found).steps.map(({ title }) => title);
+  const f = forecast(plan);
+  expect(f.stages).toMatchObject([{ place: 'second-run', minutes: 0 }]);
+  const titles = guideOf(f).steps.map(({ title }) => title);
   expect(titles).toContain('Lid locked, valve closed, start: no minutes, only up to pressure');
   expect(titles.join(' ')).not.toMatch(/\b0 min/);
 });

@@ -15,9 +15,9 @@ export function stepContextOf(
     sizes: new Map(f.stages.flatMap(({ items }) => items.map(({ portion, sizeCm }) => [portion, sizeCm] as const))),
     sauce: f.finish,
     caution: (code, run) => {
-      const found = f.cautions.find((one) => one.code === code);
-      if (!found) return null;
-      return run === undefined || found.runs === null || found.runs.includes(run) ? found.text : null;
+      const caution = f.cautions.find((one) => one.code === code);
+      if (!caution) return null;
+      return run === undefined || caution.runs === null || caution.runs.includes(run) ? caution.text : null;
     },
   };
 }

@@ -24,17 +24,17 @@ const knownNeighbours = new Map<string, readonly Int32Array[]>();
 
 function neighbours(cells: readonly [number, number, number]): readonly Int32Array[] {
   const key = cells.join('/');
-  let found = knownNeighbours.get(key);
-  if (!found) {
+  let neighbours = knownNeighbours.get(key);
+  if (!neighbours) {
     const strides = [cells[1] * cells[2], cells[2], 1] as const;
-    found = strides.map((stride, axis) =>
+    neighbours = strides.map((stride, axis) =>
       Int32Array.from({ length: cells[0] * cells[1] * cells[2] }, (_, i) =>
         Math.floor(i / stride) % (cells[axis] as number) === (cells[axis] as number) - 1 ? -1 : i + stride,
       ),
     );
-    knownNeighbours.set(key, found);
+    knownNeighbours.set(key, neighbours);
   }
-  return found;
+  return neighbours;
 }
 
 /**

@@ -65,14 +65,14 @@ function laneItems(plan: Plan, forecast: Forecast): LaneItem[] {
     { grams, place, name }: { readonly grams: number; readonly place: Place; readonly name: string },
   ): LaneItem => {
     const portion = kind === 'other' ? undefined : idOf(kind, index);
-    const found = portion === undefined ? undefined : staged.find((one) => one.portion === portion);
+    const stage = portion === undefined ? undefined : staged.find((one) => one.portion === portion);
     return {
       kind,
       index,
       name,
       grams,
-      place: found?.place ?? (place === 'auto' ? 'start' : place),
-      staged: found,
+      place: stage?.place ?? (place === 'auto' ? 'start' : place),
+      staged: stage,
       window: windows.find((one) => one.portion === portion),
     };
   };

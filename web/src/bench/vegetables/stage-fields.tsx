@@ -44,7 +44,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
   const { print } = useUnits();
   const stage = stageOf(plan, id);
   const name = placeName(plan, id);
-  const found = forecast?.stages.find(({ place }) => place === id);
+  const worked = forecast?.stages.find(({ place }) => place === id);
   const lid = forecast?.lids.find((one) => one.stage === id);
   const change = (part: Partial<PlannedStage>): void =>
     edit((before) => ({ ...before, ...withStage(before, id, part) }));
@@ -61,7 +61,7 @@ export function StageFields({ id, plan, forecast, edit }: Props): ReactNode {
             min={0}
             max={LIMITS.pressureMinutes.max}
             value={stage.minutes}
-            placeholder={found ? t('bench.proposed', { minutes: Math.round(found.minutes) }) : ''}
+            placeholder={worked ? t('bench.proposed', { minutes: Math.round(worked.minutes) }) : ''}
             suffix={t('bench.min-2')}
             onChange={(minutes) => change({ minutes })}
           />

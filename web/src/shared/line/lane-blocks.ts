@@ -41,7 +41,7 @@ function drawnAs({ work, label, resource }: ScheduledTask): {
   const handsOn: Tone = resource === 'hands' ? 'ember' : resource === 'side-burner' ? 'brass' : 'ember-soft';
   switch (work.kind) {
     case 'board':
-      return work.board === 'meat' ? as('meat', t('told.meat')) : as('herb', t('task.vegetables'));
+      return work.board === 'meat' ? as('meat', t('phrase.meat')) : as('herb', t('task.vegetables'));
     case 'later-board':
       return as('herb', textOf(label));
     case 'heat':
@@ -108,9 +108,9 @@ interface Run {
 
 /** Blocks of the lanes; what follows on in one lane with one meaning is drawn as one. */
 function runs(tasks: readonly ScheduledTask[]): Run[] {
-  const found: Run[] = [];
+  const drawn: Run[] = [];
   const push = (task: ScheduledTask, lane: Lane, tone: Tone, label: string): void => {
-    const before = found.filter((run) => run.lane === lane).at(-1);
+    const before = drawn.filter((run) => run.lane === lane).at(-1);
     const end = task.startMinute + task.minutes;
     if (before && before.label === label && Math.abs(before.end - task.startMinute) < 0.01) {
       before.end = end;
@@ -118,7 +118,7 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
       before.title = `${before.title}; ${textOf(task.label)}`;
       return;
     }
-    found.push({ task, last: task, lane, tone, label, title: textOf(task.label), start: task.startMinute, end });
+    drawn.push({ task, last: task, lane, tone, label, title: textOf(task.label), start: task.startMinute, end });
   };
   for (const task of tasks) {
     const { tone, label, sauteing } = drawnAs(task);
@@ -126,7 +126,7 @@ function runs(tasks: readonly ScheduledTask[]): Run[] {
     else push(task, task.resource, tone, label);
     if (task.handsOn && task.resource === 'pot') push(task, 'hands', 'ember', label);
   }
-  return found;
+  return drawn;
 }
 
 /**

@@ -23,6 +23,29 @@ describe('the bench, action by action', () => {
     expect(state.past.map(({ name }) => name)).toEqual(['', 'A']);
   });
 
+  test('an answer from before an edit was saved takes nothing back', () => {
+    const edited = after(named('A'), { type: 'sending' });
+    const sent = benchReducer(edited, {
+      type: 'sent',
+      plan: edited.plan as Plan,
+      record: { ...record, plan: edited.plan as Plan, revision: 2 },
+    });
+    expect(sent.save.kind).toBe('saved');
+    // Asked for before the edit was sent, answered after it.
+    expect(benchReducer(sent, { type: 'opened', record, draft: null })).toBe(sent);
+    expect(benchReducer(edited, { type: 'opened', record, draft: null })).toBe(edited);
+  });
+
+  test('a plan that was saved elsewhere takes the place of one that stands as it was saved, a step back away', () => {
+    const theirs = { ...record, plan: { ...plan, name: 'theirs' }, revision: 5 };
+    const state = benchReducer(after(), { type: 'opened', record: theirs, draft: null });
+    expect(state).toMatchObject({ plan: { name: 'theirs' }, revision: 5, save: { kind: 'saved' } });
+    expect(benchReducer(state, { type: 'undone' }).plan?.name).toBe('');
+    // What is not saved yet is sent, and the server says that it was overtaken.
+    const edited = after(named('mine'));
+    expect(benchReducer(edited, { type: 'opened', record: theirs, draft: null })).toBe(edited);
+  });
+
   test('steps are counted to a hundred', () => {
     const state = after(...Array.from({ length: 130 }, (_, i) => named(String(i))));
     expect(state.past).toHaveLength(100);

@@ -68,7 +68,7 @@ const changed = ({ save }: BenchState): SaveState => (save.kind === 'conflict' ?
 export function benchReducer(state: BenchState, action: BenchAction): BenchState {
   switch (action.type) {
     case 'opened':
-      return opened(action.record, action.draft);
+      return state.id === action.record.id ? readAgain(state, action.record) : opened(action.record, action.draft);
     case 'closed':
       return EMPTY_BENCH;
     case 'edited': {
@@ -130,6 +130,17 @@ function opened(record: BraiseRecord, draft: Draft | null): BenchState {
   if (draft === null) return open;
   if (draft.revision === record.revision) return { ...open, save: { kind: 'unsaved' } };
   return { ...open, revision: draft.revision, save: { kind: 'conflict', theirs: record } };
+}
+
+/**
+ * The open plan, read again from the server: an answer may come from before the last edit was saved, and takes nothing back.
+ * What was saved elsewhere since takes the place of a plan that stands as it was saved; an edit that is not saved yet is sent,
+ * and the server says that it was overtaken.
+ */
+function readAgain(state: BenchState, { plan: theirs, revision }: BraiseRecord): BenchState {
+  const { plan, save } = state;
+  if (plan === null || revision <= state.revision || save.kind !== 'saved') return state;
+  return { ...state, plan: theirs, revision, past: [...state.past, plan].slice(-STEPS), future: [] };
 }
 
 function stepped(state: BenchState, from: 'past' | 'future', to: 'past' | 'future'): BenchState {

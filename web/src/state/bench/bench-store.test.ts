@@ -94,6 +94,7 @@ describe('the bench', () => {
   });
 
   test('a kept edit of the same revision is taken up when the plan is opened again', () => {
+    closeBench();
     localStorage.setItem(
       'hervir.draft.one',
       JSON.stringify({ plan: { ...record(1).plan, name: 'Unsent' }, revision: 1 }),
