@@ -1,5 +1,5 @@
 import { moveOf, type RescueTopic } from '@hervir/core';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { actionsOf, type CookActions } from '../cook/actions';
 import { driftWords } from '../cook/drift-words';
@@ -65,10 +65,11 @@ interface Props {
 export function WhatHappened({ topic, at, children }: Props): ReactNode {
   const { cook } = at;
   const navigate = useNavigate();
-  const { state: came } = useLocation() as { readonly state: { readonly told?: boolean } | null };
-  // Who pressed the key has said it already; and what was just said stays said, also where the page is drawn anew.
-  const [pressed, setPressed] = useState(came?.told === true);
-  const told = pressed || wasJustTold(cook, topic);
+  const { pathname, search, state: came } = useLocation() as ReturnType<typeof useLocation> & {
+    readonly state: { readonly told?: boolean } | null;
+  };
+  // Who pressed the key has said it already; and what was said here stays said, also where the page is drawn anew.
+  const told = came?.told === true || wasJustTold(cook, topic);
   const actions = actionsOf(cook);
   const says = SAYS[topic];
   const mending = isBeingMended(cook, topic);
@@ -95,7 +96,7 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
           className="big-button"
           onClick={() => {
             tellOf(topic, actions);
-            setPressed(true);
+            void navigate({ pathname, search }, { replace: true, state: { told: true } });
           }}
         >
           {textOf(says)}
