@@ -106,6 +106,8 @@ describe('a past cook, and what is said of one afterwards', () => {
   test('a change names only what it changes, and nothing that is measured by the clock', () => {
     expect(readLogChange({}).ok).toBe(true);
     expect(readLogChange({ grade: null, notes: 'more bay' }).ok).toBe(true);
+    expect(readLogChange({ boughtG: 1200, minutes: 38, servedAt: ENTRY.servedAt }).ok).toBe(true);
+    expect(readLogChange({ boughtG: 99_000 }).ok).toBe(false);
     expect(readLogChange({ lateMinutes: 0 }).ok).toBe(false);
     expect(readLogChange({ outcome: { sauce: 'perfect' } }).ok).toBe(false);
   });

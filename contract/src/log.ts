@@ -141,6 +141,10 @@ export const logChangeSchema = z.strictObject({
   notes: text(NOTES).optional(),
   trimmedG: grams.nullable().optional(),
   cookedG: grams.nullable().optional(),
+  /** Of a cook that was added by hand or read from a file: one that was guided here says these itself. */
+  servedAt: wallClock.optional(),
+  boughtG: quantity(LIMITS.meatGrams).optional(),
+  minutes: quantity(LIMITS.pressureMinutes).optional(),
 });
 export type LogChange = z.output<typeof logChangeSchema>;
 

@@ -1,4 +1,4 @@
-import { meatsOf } from '../plan/meats';
+import { isSlicedToServe, meatsOf } from '../plan/meats';
 import { aromaticKind } from '../catalog/aromatics';
 import { liquidById } from '../catalog/liquids';
 import { isPulled, type Plan, type StageId } from '../plan/plan';
@@ -90,7 +90,7 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
   if (apart.blocks.length > 0) line.waitsFor(...apart.blocks);
   add(1, true, { kind: 'fold-in', portions: [...setAside, ...apart.portions] });
   if (!ahead) add(1, true, offTheHeat(plan, bowls));
-  const whole = isWhole(plan) || pulls;
+  const whole = isSlicedToServe(plan.meat) || pulls;
   const waiting = leaves ? (wanted.meatBack ? [] : cuts) : [];
   const atTheEnd = [...waiting, ...bowls.cuts(outside)];
   if (!whole || ahead) add(1, true, { kind: 'put-back', portions: atTheEnd });
@@ -110,9 +110,6 @@ export function finish(line: Line, plan: Plan, figures: Figures, bowls: Bowls): 
 }
 
 const NONE_APART: ReturnType<typeof cookApart> = { blocks: [], portions: [] };
-
-/** Sliced when it is served, not before it is cooked. */
-export const isWhole = ({ meat }: Pick<Plan, 'meat'>): boolean => meat.form === 'whole' || meat.form === 'rack';
 
 const isDairy = (ingredient: string): boolean => liquidById(ingredient).kind === 'dairy';
 

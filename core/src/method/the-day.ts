@@ -1,9 +1,9 @@
-import { meatsOf } from '../plan/meats';
+import { isSlicedToServe, meatsOf } from '../plan/meats';
 import { isPulled, type Plan } from '../plan/plan';
 import type { BoardMove } from './board';
 import { cookApart, laterBoard, sides } from './beside';
 import type { Figures } from './figures';
-import { dairyAtTheEnd, isWhole, offTheHeat, plate } from './finish';
+import { dairyAtTheEnd, offTheHeat, plate } from './finish';
 import { type Bowls, Line, listOf, some, step } from './line';
 import type { Move } from './moves';
 import type { Block } from './step';
@@ -66,7 +66,7 @@ export function theDay(plan: Plan, figures: Figures, bowls: Bowls, board: readon
   add(1, true, { kind: 'stir-in', cooked: false, portions: dairyAtTheEnd(bowls) });
   add(1, true, { kind: 'stir-in', cooked: false, portions: bowls.others('end') });
   add(1, true, { kind: 'season' });
-  const sliced = isWhole(plan) && !isPulled(plan.target) && !nextDay.cutFirst;
+  const sliced = isSlicedToServe(plan.meat) && !isPulled(plan.target) && !nextDay.cutFirst;
   plate(line, plan, figures, bowls, sliced ? bowls.cuts(meatsOf(plan).map((_, i) => i)) : []);
   sides(line, plan);
   return line.blocks;

@@ -6,7 +6,7 @@ import { halfFill, startGrains } from './contents';
 export const FILL_LIMIT = 2 / 3;
 export const FILL_LIMIT_SWELLING = 1 / 2;
 /** Common sizes of pots, litres. Common practice. */
-const SIZES = [3, 4, 4.5, 5, 5.7, 6, 7, 8, 10, 12, 15, 20, 25, 30];
+const SIZES = [3, 4, 4.5, 5, 5.7, 6, 7, 8, 9, 10, 12, 15, 20, 25, 30];
 
 /** How full the pot is with its lid on. */
 export interface Fill {

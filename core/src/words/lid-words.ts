@@ -14,7 +14,7 @@ export function fillText(
   const line = fill.limit === 0.5 ? say('lid.half') : say('lid.two-thirds');
   const held = say('lid.in-a-pot-of', {
     litres: quantity('litres', fill.litres),
-    potLitres: quantity('litres', potLitres),
+    potLitres: quantity('capacity', potLitres),
   });
   const most = quantity('litres', fill.limit * potLitres);
   if (!fill.over) return atLid(run, say('lid.under-its-line-at', { held, line, most }));

@@ -9,10 +9,19 @@ export const TARGET_WORDS: Readonly<Record<Target, Text>> = {
   shreds: say('odds.it-falls-into-shreds'),
 };
 
-/** Chances as a cook counts them: so many in ten. */
+/** Where tens are too coarse: one in twenty reaches so far to each side. */
+const TWENTIETH = 0.025;
+
+/**
+ * A chance as a cook counts it: so many in ten, and at the ends in twenty.
+ *
+ * @param chance 0 to 1
+ * @example english(inTen(0.036)) // '1 in 20'
+ */
 export function inTen(chance: number): Text {
-  const tenths = Math.round(chance * 10);
-  if (chance > 0.975) return say('odds.nearly-sure');
-  if (chance < 0.025) return say('odds.hardly-ever');
-  return say('odds.in-10', { value: Math.min(9, Math.max(1, tenths)) });
+  if (chance > 1 - TWENTIETH) return say('odds.nearly-sure');
+  if (chance < TWENTIETH) return say('odds.hardly-ever');
+  if (chance >= 1 - 3 * TWENTIETH) return say('odds.in-20', { value: 19 });
+  if (chance < 3 * TWENTIETH) return say('odds.in-20', { value: 1 });
+  return say('odds.in-10', { value: Math.round(chance * 10) });
 }

@@ -88,7 +88,7 @@ function textOf(fact: RemedyFact): Text {
         grams: quantity('mass', fact.values.grams),
       });
     case 'larger-pot':
-      return say('remedy.a-pot-of-would-hold', { litres: quantity('litres', fact.values.litres) });
+      return say('remedy.a-pot-of-would-hold', { litres: quantity('capacity', fact.values.litres) });
     case 'batches':
       return say('remedy.sear-in-batches', { batches: fact.values.batches });
     default:

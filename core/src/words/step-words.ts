@@ -1,4 +1,5 @@
 import { capital, joined, quantity, say, type Text } from '@hervir/language/message';
+import { isSlicedToServe } from '../plan/meats';
 import { isPulled } from '../plan/plan';
 import type { Alarm, GuideStep, SectionId } from '../clock/guide-step';
 import { cutById } from '../catalog/cuts';
@@ -638,7 +639,7 @@ export function platingSentence({ plan }: Pick<StepContext, 'plan'>): Text {
   if (isPulled(plan.target)) {
     return say('step.pull-it-with-two-forks', { bone });
   }
-  if (plan.meat.form === 'whole' || plan.meat.form === 'rack') {
+  if (isSlicedToServe(plan.meat)) {
     return say('step.slice-it-across-the-grain');
   }
   return say('step.serve-the-pieces-in-their');

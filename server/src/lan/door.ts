@@ -76,7 +76,11 @@ export function door(pairing: Pairing, authority: () => string | null): RequestH
       response.setHeader('referrer-policy', 'same-origin');
       if (request.method === 'POST') {
         const { code } = (request.body ?? {}) as { code?: unknown };
-        const paired = await pairing.pair(typeof code === 'string' ? code : '', request.headers['user-agent'] ?? '');
+        const paired = await pairing.pair(
+          typeof code === 'string' ? code : '',
+          request.headers['user-agent'] ?? '',
+          request.socket.remoteAddress ?? '',
+        );
         if (typeof paired === 'object') {
           response
             .cookie(COOKIE, paired.token, { httpOnly: true, secure: true, sameSite: 'strict', maxAge: YEAR_S * 1000 })

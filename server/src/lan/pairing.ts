@@ -13,9 +13,17 @@ export interface PairedDevice {
   readonly pairedAt: string;
 }
 
-/** Wrong codes before it is changed and nobody may try for a while. */
+/** Wrong codes before a device waits for a while: another one in the house may try meanwhile. */
 const TRIES = 5;
 const PAUSE_MS = 60_000;
+/** Wrong codes of whatever devices before the code is changed: a hundred million codes stand against a few tries a minute. */
+const TRIES_OF_ALL = 25;
+
+/** How often a device has been wrong lately, and when it was last, ms. */
+interface Tries {
+  readonly wrong: number;
+  readonly last: number;
+}
 
 const hashed = (token: string): string => createHash('sha256').update(token).digest('hex');
 const newCode = (): string => String(randomInt(0, 100_000_000)).padStart(8, '0');
@@ -30,7 +38,7 @@ const nameOf = (agent: string): string =>
 export class Pairing {
   private current = newCode();
   private wrong = 0;
-  private pausedUntil = 0;
+  private readonly tries = new Map<string, Tries>();
   private readonly open = new Map<string, Set<Response>>();
 
   constructor(
@@ -47,21 +55,23 @@ export class Pairing {
   /**
    * Lets a device in.
    *
+   * @param code as it was typed
+   * @param agent what its browser calls itself
+   * @param address where it asks from
    * @returns its token; 'wrong' where the code is another, 'wait' after too many of those
    */
-  async pair(code: string, agent: string): Promise<{ readonly token: string } | 'wrong' | 'wait'> {
-    if (this.clock.nowMs() < this.pausedUntil) return 'wait';
+  async pair(code: string, agent: string, address: string): Promise<{ readonly token: string } | 'wrong' | 'wait'> {
+    const now = this.clock.nowMs();
+    // Who was wrong a while ago begins anew: what is kept of devices does not grow.
+    for (const [one, { last }] of this.tries) if (now - last >= PAUSE_MS) this.tries.delete(one);
+    if ((this.tries.get(address)?.wrong ?? 0) >= TRIES) return 'wait';
     const given = Buffer.from(hashed(code.replace(/\D/g, '')));
     if (!timingSafeEqual(given, Buffer.from(hashed(this.current)))) {
-      this.wrong += 1;
-      if (this.wrong >= TRIES) {
-        this.wrong = 0;
-        this.current = newCode();
-        this.pausedUntil = this.clock.nowMs() + PAUSE_MS;
-      }
+      this.isWrong(address, now);
       return 'wrong';
     }
     this.wrong = 0;
+    this.tries.delete(address);
     // Given once: the next device needs the next code.
     this.current = newCode();
     const token = randomBytes(32).toString('hex');
@@ -70,6 +80,15 @@ export class Pairing {
       Promise.resolve(em.create(DeviceEntity, { id: hashed(token), name: nameOf(agent), pairedAt })),
     );
     return { token };
+  }
+
+  /** Notes a wrong code of a device. */
+  private isWrong(address: string, now: number): void {
+    this.tries.set(address, { wrong: (this.tries.get(address)?.wrong ?? 0) + 1, last: now });
+    this.wrong += 1;
+    if (this.wrong < TRIES_OF_ALL) return;
+    this.wrong = 0;
+    this.current = newCode();
   }
 
   async knows(token: string): Promise<boolean> {

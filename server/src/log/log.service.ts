@@ -21,6 +21,8 @@ import { present, readable } from '../database/readable';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';
 import { Workers } from '../workers/workers';
+import { Clock } from '../clock';
+import { corrected, servedBefore } from './corrections';
 import { columnsOf, entryOf, firstGrade, itemOf } from './entry';
 import { LearningService } from './learning.service';
 import { observedByHand, observedIn } from './lesson';
@@ -93,6 +95,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     private readonly writes: Writes,
     private readonly workers: Workers,
     private readonly loops: Loops,
+    private readonly clock: Clock,
   ) {}
 
   onModuleInit(): void {
@@ -236,6 +239,7 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
 
   /** Adds a past cook by hand. Sent twice with the same id, it is there once. */
   async addPast({ id, servedAt, minutes, grade, cookedG, notes }: PastCook, sent: Plan): Promise<LogItem> {
+    servedBefore(servedAt, this.clock.nowMs());
     const plan: Plan = { ...sent, pressureMinutes: minutes, learnt: undefined };
     const entry: LogEntry = {
       id,
@@ -279,14 +283,16 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     const item = await this.writes.run(async (em) => {
       const row = await em.findOne(LogEntryEntity, { id });
       if (!row) throw notFound('log entry', id);
-      const known = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
+      const { servedAt, boughtG, minutes, ...said } = change;
+      const right = corrected(row.entry, row.plan, { servedAt, boughtG, minutes }, this.clock.nowMs());
+      const known = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
       // A grade said anew is what is meant of the whole cook.
       const anew = change.grade === undefined ? {} : { firstGrade: undefined };
-      const entry: LogEntry = { ...row.entry, ...known, ...anew };
+      const entry: LogEntry = { ...right.entry, ...known, ...anew };
       await this.learning.learn(em, row, -1);
-      const observation =
-        entry.grade === row.entry.grade ? row.observation : await this.observedAgain(em, row.plan, entry);
-      Object.assign(row, columnsOf(entry, row.plan, observation));
+      const same = entry.grade === row.entry.grade && right.plan === row.plan;
+      const observation = same ? row.observation : await this.observedAgain(em, right.plan, entry);
+      Object.assign(row, columnsOf(entry, right.plan, observation));
       await this.learning.learn(em, row, 1);
       return itemOf(row);
     });

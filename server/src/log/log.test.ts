@@ -170,6 +170,27 @@ describe('entries', () => {
     expect(await factor()).toBeCloseTo(was, 6);
   });
 
+  test('a past cook’s day, weight and minutes are put right, and teach anew; one that was guided here says its own', async () => {
+    const { id } = (await kitchen.send('POST', '/api/log', past())).body as LogItem;
+    const factor = async (): Promise<number> =>
+      (await get<LearntView[]>('/api/learning')).find(({ key }) => key === 'toughness:beef-oxtail')?.factor ?? 1;
+    const taught = await factor();
+    const right = { servedAt: '2026-02-03T19:00:00+01:00', boughtG: 1750, minutes: 15 };
+    const { body, status } = await kitchen.send('PUT', `/api/log/${id}`, right);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ boughtG: 1750, pressure: { planned: 15, actual: 15 }, servedAt: right.servedAt });
+    expect((await get<LogRecord>(`/api/log/${id}`)).plan).toMatchObject({ pressureMinutes: 15, meat: { grams: 1750 } });
+    expect(await factor()).not.toBe(taught);
+    await kitchen.send('DELETE', `/api/log/${id}`);
+
+    const tomorrows = { ...past(), servedAt: '2030-01-01T19:00:00+01:00' };
+    const refused = await kitchen.send('POST', '/api/log', tomorrows);
+    expect([refused.status, refused.body]).toMatchObject([400, { faults: [{ path: 'servedAt' }] }]);
+    const [guided] = (await get<LogPage>('/api/log?limit=100')).items.filter(({ source }) => source === 'cooked');
+    const kept = await kitchen.send('PUT', `/api/log/${guided?.id ?? ''}`, { boughtG: 900, minutes: 10 });
+    expect([kept.status, kept.body]).toMatchObject([400, { faults: [{ path: 'boughtG' }, { path: 'minutes' }] }]);
+  });
+
   test('what was learnt can be switched off, and forgotten', async () => {
     const key = encodeURIComponent('toughness:beef-cheek');
     expect((await kitchen.send('PUT', `/api/learning/${key}`, { off: true })).body).toMatchObject({ off: true });

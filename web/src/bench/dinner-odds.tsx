@@ -78,7 +78,7 @@ export function DinnerOddsPanel({
           .filter(({ chance }) => CHOICES.includes(chance))
           .map(({ chance, earlier }) => (
             <Radio.Button key={chance} value={chance}>
-              {sure(chance)}: {clockTime(shiftIso(startAt, -earlier))}
+              {textOf(inTen(chance))}: {clockTime(shiftIso(startAt, -earlier))}
             </Radio.Button>
           ))}
       </Radio.Group>
@@ -91,8 +91,6 @@ export function DinnerOddsPanel({
     </section>
   );
 }
-
-const sure = (chance: number): string => (chance === 0.95 ? t('odds.19-in-20') : textOf(inTen(chance)));
 
 /** Whose the spread is, and how often the fork finds the meat tough. */
 function upTo({ shares, stillTough }: DinnerOdds): string {

@@ -12,6 +12,7 @@ import { useUnits } from '../shared/use-units';
 import { BesideCard } from './beside-card';
 import { CameOutCard } from './came-out-card';
 import { CauseBars } from './cause-bars';
+import { CorrectionsCard } from './corrections-card';
 import { HappenedCard } from './happened-card';
 import { PlannedActual } from './planned-actual';
 import { PlannedCard } from './planned-card';
@@ -56,6 +57,7 @@ function Entry({ record }: { readonly record: LogRecord }): ReactNode {
       <div className={styles['log-columns']}>
         <PlannedCard item={item} state={state} />
         {cook && state && <CauseBars causes={driftCauses(state, cook.guide)} dinner={state.dinner} />}
+        {(item.source === 'by-hand' || item.source === 'imported') && <CorrectionsCard item={item} entry={entry} />}
         <CameOutCard item={item} plan={plan} entry={entry} />
       </div>
       <HappenedCard record={record} state={state} />

@@ -19,6 +19,7 @@ import { queryClient, useCookers, useSettings } from '../api/queries';
 import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { FORM_PHRASES, GRADE_WORDS, WANTED_WORDS, wallClockOn } from '../shared/words';
+import { DayField } from './day-field';
 import { cutName } from './words';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
@@ -34,6 +35,7 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
   const kitchen = useSettings().data?.kitchen ?? DEFAULT_KITCHEN;
   const [id] = useState(newId);
   const [day, setDay] = useState(dayjs().format('YYYY-MM-DD'));
+  const [dayIsThere, setDayIsThere] = useState(true);
   const [cut, setCut] = useState('beef-chuck');
   const [form, setForm] = useState<Form>('chunks');
   const [grams, setGrams] = useState(1500);
@@ -57,19 +59,16 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
     }
   };
   return (
-    <Modal title={t('log.add-a-past-cook')} open okText={t('log.add-it')} onOk={() => void save()} onCancel={close}>
+    <Modal
+      title={t('log.add-a-past-cook')}
+      open
+      okText={t('log.add-it')}
+      okButtonProps={{ disabled: !dayIsThere }}
+      onOk={() => void save()}
+      onCancel={close}
+    >
       <div className={clsx('fields', styles['past-cook'])}>
-        <Field label={t('log.day')}>
-          {(at) => (
-            <Input
-              id={at}
-              type="date"
-              value={day}
-              max={dayjs().format('YYYY-MM-DD')}
-              onChange={(event) => event.target.value !== '' && setDay(event.target.value)}
-            />
-          )}
-        </Field>
+        <DayField value={day} onChange={setDay} onValid={setDayIsThere} />
         <Field label={t('log.cut')}>
           {(at) => (
             <Select

@@ -65,9 +65,8 @@ interface Props {
 export function WhatHappened({ topic, at, children }: Props): ReactNode {
   const { cook } = at;
   const navigate = useNavigate();
-  const { pathname, search, state: came } = useLocation() as ReturnType<typeof useLocation> & {
-    readonly state: { readonly told?: boolean } | null;
-  };
+  const here = useLocation();
+  const came = here.state as { readonly told?: boolean } | null;
   // Who pressed the key has said it already; and what was said here stays said, also where the page is drawn anew.
   const told = came?.told === true || wasJustTold(cook, topic);
   const actions = actionsOf(cook);
@@ -96,7 +95,7 @@ export function WhatHappened({ topic, at, children }: Props): ReactNode {
           className="big-button"
           onClick={() => {
             tellOf(topic, actions);
-            void navigate({ pathname, search }, { replace: true, state: { told: true } });
+            void navigate({ pathname: here.pathname, search: here.search }, { replace: true, state: { told: true } });
           }}
         >
           {textOf(says)}

@@ -169,7 +169,7 @@ describe('the forecast', () => {
       'hardly ever',
       '2 in 10',
       '8 in 10',
-      '9 in 10',
+      '19 in 20',
       'nearly sure',
     ]);
   });

@@ -19,10 +19,12 @@ describe('chances as a cook counts them', () => {
   test.each([
     [0, 'hardly ever'],
     [0.02, 'hardly ever'],
-    [0.03, '1 in 10'],
+    [0.03, '1 in 20'],
+    [0.076, '1 in 10'],
+    [0.924, '9 in 10'],
     [0.5, '5 in 10'],
     [0.8, '8 in 10'],
-    [0.97, '9 in 10'],
+    [0.97, '19 in 20'],
     [0.98, 'nearly sure'],
     [1, 'nearly sure'],
   ])('%d is %s', (chance, words) => {
