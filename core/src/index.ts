@@ -109,7 +109,7 @@ export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Miss
 export * from './clock/kept';
 export { aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
 export { meatFor } from './stations/plate';
-export { roundTo } from './units/round';
+export { roundTo, wholeMinutes } from './units/round';
 export { TENTH } from './physics/normal';
 export { AISLES, shoppingList, type Aisle, type ShoppingLine } from './plan/shopping';
 export { COOLS } from './stations/cooling';

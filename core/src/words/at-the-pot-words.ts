@@ -1,4 +1,5 @@
 import { quantity, say, type Text } from '@hervir/language/message';
+import { wholeMinutes } from '../units/round';
 import { inTen } from './odds-words';
 
 /** Something that brings a late dinner nearer: what it is, and what it costs. */
@@ -66,6 +67,6 @@ export function moreText({ minutes, reheatMinutes, releaseMinutes, tougherBy }: 
     sort,
     reheatMinutes: Math.round(reheatMinutes),
     minutes,
-    value: Math.max(1, Math.round(releaseMinutes)),
+    value: wholeMinutes(releaseMinutes),
   });
 }

@@ -1,4 +1,4 @@
-import type { Alternative } from '@hervir/core';
+import { wholeMinutes, type Alternative } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
@@ -20,7 +20,7 @@ export function ReleaseWays({ ways }: { readonly ways: readonly Alternative[] })
       return t('bench.min-under-pressure-open-min', {
         label,
         pressureMinutes: way.pressureMinutes,
-        releaseMinutes: Math.round(way.releaseMinutes),
+        releaseMinutes: wholeMinutes(way.releaseMinutes),
       });
     })
     .join('; ');

@@ -1,5 +1,5 @@
 import { lowerFirst, printDuration, upperFirst } from '@hervir/language';
-import { type Forecast, inTen, isHotKind, partAhead, type Stage, TARGET_WORDS } from '@hervir/core';
+import { type Forecast, inTen, isHotKind, partAhead, type Stage, TARGET_WORDS, wholeMinutes } from '@hervir/core';
 import { Button } from 'antd';
 import { Fragment, type ReactNode } from 'react';
 import { DinnerTime } from '../shared/dinner-time';
@@ -123,7 +123,7 @@ function OfTheEvening({ forecast, onPropose }: Omit<Props, 'onServeAt'>): ReactN
       </Why>
     ),
     ownMinutes: forecast.ownMinutes,
-    value: Math.max(1, Math.round(pot.releaseMinutes)),
+    value: wholeMinutes(pot.releaseMinutes),
     why2: (words) => (
       <Why figure="releaseMinutes" reasons={reasons} tone="steam">
         {words}

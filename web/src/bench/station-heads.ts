@@ -11,6 +11,7 @@ import {
   type MoveKind,
   partAhead,
   type Plan,
+  wholeMinutes,
 } from '@hervir/core';
 import { LEVEL_TONES, type Tone } from '../shared/verdict';
 import { clockTime, FORM_PHRASES } from '../shared/words';
@@ -79,7 +80,7 @@ export function stationHeads(
       key: 'release',
       title: t('bench.letting-down'),
       tone: 'fits',
-      verdict: forecast ? printDuration(forecast.pot.releaseMinutes) : '…',
+      verdict: forecast ? printDuration(wholeMinutes(forecast.pot.releaseMinutes)) : '…',
       summary:
         plan.release.method === 'quick'
           ? t('bench.valve-opened-at-once')

@@ -1,5 +1,5 @@
 import { lowerFirst, type Message, printDuration, say } from '@hervir/language';
-import { type Alternative, inTen, type ReleaseMethod } from '@hervir/core';
+import { type Alternative, inTen, type ReleaseMethod, wholeMinutes } from '@hervir/core';
 import type { ReactNode } from 'react';
 import styles from './trade.module.css';
 import { t, textOf } from '../language/t';
@@ -51,7 +51,7 @@ export function Trade({ ways }: { readonly ways: readonly Alternative[] }): Reac
             <tr key={method} aria-current={way.chosen}>
               <th scope="row">{textOf(WAYS[method].label)}</th>
               <td className="figure">{way.pressureMinutes}</td>
-              <td className="figure">{Math.max(1, Math.round(way.releaseMinutes))}</td>
+              <td className="figure">{wholeMinutes(way.releaseMinutes)}</td>
               <td>
                 {way.chosen || later === 0
                   ? printDuration(way.totalMinutes)

@@ -12,6 +12,7 @@ import {
   moveOf,
   prepSteps,
   TARGET_WORDS,
+  wholeMinutes,
 } from '@hervir/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -110,7 +111,7 @@ export function Card(): ReactNode {
                 }),
               pressureMinutes: forecast.pressureMinutes,
               name: inSentence(plan.cooker.name),
-              releaseMinutes: Math.round(forecast.pot.releaseMinutes),
+              releaseMinutes: wholeMinutes(forecast.pot.releaseMinutes),
               targetWords: TARGET_WORDS[plan.target],
               servings: plan.servings,
               duration: printDuration(clock.totalMinutes),

@@ -1,5 +1,5 @@
 import { forecast, guideOf, newPlan, SimulatedCook, steadyHand, type Frame } from '@hervir/core';
-import { strip } from './recorder-geometry';
+import { strip, wordRows } from './recorder-geometry';
 
 const OPTIONS = { width: 800, height: 220, cutoutC: 145, highestKPa: 72 };
 
@@ -49,6 +49,29 @@ describe('the recorder’s strip', () => {
       expect(signals).toContain(signal);
     expect(signals.indexOf('pinUp')).toBeLessThan(signals.indexOf('pinDown'));
     expect(whole.marks.map(({ x }) => x)).toEqual([...whole.marks.map(({ x }) => x)].sort((a, b) => a - b));
+  });
+
+  test('on a phone the words of its axis have room, and no word of a signal lies over another', () => {
+    const { minutes, marks } = strip(frames, { ...OPTIONS, width: 330 });
+    const gaps = minutes.slice(1).map(({ x }, i) => x - (minutes[i]?.x ?? 0));
+    expect(Math.min(...gaps)).toBeGreaterThan(50);
+    const spans = marks.map(({ x }) => [x, x + 45] as const);
+    const placed = wordRows(spans, 3).flatMap((row, i) => (row === null ? [] : [{ row, span: spans[i] ?? [0, 0] }]));
+    expect(placed.length).toBeGreaterThan(3);
+    for (const [i, one] of placed.entries())
+      for (const other of placed.slice(0, i))
+        expect(one.row !== other.row || one.span[0] >= other.span[1] || other.span[0] >= one.span[1]).toBe(true);
+    // No room in any row: the line stands without a word.
+    expect(
+      wordRows(
+        [
+          [0, 9],
+          [1, 9],
+          [2, 9],
+        ],
+        2,
+      ),
+    ).toEqual([0, 1, null]);
   });
 
   test('minutes are few and round, however long it has run', () => {

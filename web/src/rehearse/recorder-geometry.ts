@@ -33,10 +33,30 @@ const GAUGE = 34;
 const GAP = 8;
 /** More points than this are not seen. */
 const MOST_POINTS = 700;
+/** A word of the time axis has so much room, px. */
+const TICK = 56;
 const LOWEST_C = 0;
 const DEGREES = [50, 100, 150];
 /** Signals that say something on a strip. */
 const MARKED = new Set(['pinUp', 'counting', 'ended', 'pinDown', 'burn', 'scorch', 'lidLocked', 'lidOpened']);
+
+/**
+ * Puts words beside one another into rows, so that none lies over another.
+ *
+ * @param spans where each word begins and ends, px, in the order in which they are placed
+ * @param rows so many there are
+ * @returns the row of each, the lowest free one; null for a word that finds no room
+ * @example wordRows([[0, 40], [30, 70], [35, 75]], 2) // [0, 1, null]
+ */
+export function wordRows(spans: readonly (readonly [number, number])[], rows: number): (number | null)[] {
+  const taken: (readonly [number, number])[][] = Array.from({ length: rows }, () => []);
+  return spans.map(([from, to]) => {
+    const row = taken.findIndex((words) => words.every(([start, end]) => to <= start || from >= end));
+    if (row < 0) return null;
+    taken[row]?.push([from, to]);
+    return row;
+  });
+}
 
 /** Every so many frames one is drawn, the last always. */
 function thinned(frames: readonly Frame[]): Frame[] {
@@ -78,7 +98,8 @@ export function strip(
     };
   };
   const span = (to - from) / 60;
-  const step = [5, 10, 15, 30, 60].find((minutes) => span / minutes <= 9) ?? 60;
+  const most = Math.min(9, Math.floor((width - PADDING.left - PADDING.right) / TICK));
+  const step = [5, 10, 15, 30, 60, 120].find((minutes) => span / minutes <= most) ?? 240;
   const first = Math.ceil(from / 60 / step) * step;
   return {
     traces: [

@@ -3,7 +3,7 @@ import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
-import { strip, type Trace } from './recorder-geometry';
+import { strip, wordRows, type SignalMark, type Trace } from './recorder-geometry';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
@@ -43,6 +43,8 @@ const SIGN: Readonly<Record<string, Message>> = {
 
 /** Labels at the right edge keep this far apart, px. */
 const APART = 15;
+/** Words of signals stand in so many rows above the gauge. */
+const SIGN_ROWS = 3;
 
 /** End labels, moved apart from top to bottom. */
 function labels(traces: readonly Trace[]): { trace: Trace; y: number }[] {
@@ -54,6 +56,30 @@ function labels(traces: readonly Trace[]): { trace: Trace; y: number }[] {
       last = Math.max(trace.end?.[1] ?? 0, last + APART);
       return { trace, y: last };
     });
+}
+
+interface Sign extends SignalMark {
+  readonly word: string;
+  readonly at: number;
+  readonly anchor: 'start' | 'end';
+  /** Counted from the lowest; null where it would lie over others: its line stands without a word. */
+  readonly row: number | null;
+}
+
+/** The signals of the cooker with their words, none over another. */
+function signsOf(marks: readonly SignalMark[], width: number): Sign[] {
+  const signs = marks.map(({ x, signal }) => {
+    const word = textOf(SIGN[signal] ?? '');
+    const long = word.length * LETTER;
+    const before = x + 3 + long > width - 62;
+    const at = before ? x - 4 : x + 3;
+    return { x, signal, word, at, anchor: before ? ('end' as const) : ('start' as const), long };
+  });
+  const spans = signs.map(({ at, anchor, long }) =>
+    anchor === 'end' ? ([at - long, at] as const) : ([at, at + long] as const),
+  );
+  const rows = wordRows(spans, SIGN_ROWS);
+  return signs.map((sign, i) => ({ ...sign, row: rows[i] ?? null }));
 }
 
 /** What a strip recorder would draw: liquid, base and middle of the meat against the cut-out, the pressure below. */
@@ -121,17 +147,19 @@ export function Recorder({
                 strokeDasharray="3 4"
               />
             )}
-            {g.marks.map(({ x, signal }, i) => (
+            {signsOf(g.marks, width).map(({ x, signal, word, at, anchor, row }, i) => (
               <g key={`${signal}-${i}`}>
                 <line x1={x} x2={x} y1={12} y2={g.floor} stroke="var(--dim)" strokeDasharray="1 4" />
-                <text
-                  x={x > width - 120 ? x - 4 : x + 3}
-                  y={g.gaugeTop - 2 - (i % 3) * 14}
-                  textAnchor={x > width - 120 ? 'end' : 'start'}
-                  style={signal === 'burn' || signal === 'scorch' ? { fill: 'var(--ember)', fontWeight: 700 } : {}}
-                >
-                  {signal in SIGN ? textOf(SIGN[signal] ?? '') : ''}
-                </text>
+                {row !== null && (
+                  <text
+                    x={at}
+                    y={g.gaugeTop - 2 - row * 14}
+                    textAnchor={anchor}
+                    style={signal === 'burn' || signal === 'scorch' ? { fill: 'var(--ember)', fontWeight: 700 } : {}}
+                  >
+                    {word}
+                  </text>
+                )}
               </g>
             ))}
             {g.traces.map(({ key, path }) => (

@@ -1,5 +1,5 @@
 import { upperFirst } from '@hervir/language';
-import { inTen, shiftIso, TARGET_WORDS, type Forecast } from '@hervir/core';
+import { inTen, shiftIso, TARGET_WORDS, wholeMinutes, type Forecast } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { lateStart } from '../shared/late-start';
 import { mealWords } from '../shared/meal-words';
@@ -44,7 +44,7 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
   const odds = t('tonight.that', { sure: upperFirst(textOf(sure)), targetWords: TARGET_WORDS[forecast.plan.target] });
   const below = t('tonight.minutes-under-pressure-for-the', {
     pressureMinutes: forecast.pressureMinutes,
-    releaseMinutes: Math.round(forecast.pot.releaseMinutes),
+    releaseMinutes: wholeMinutes(forecast.pot.releaseMinutes),
     odds,
   });
   if (startAt === null) return <p>{below}</p>;

@@ -1,4 +1,5 @@
 import { joined, lowered, quantity, say } from '@hervir/language/message';
+import { wholeMinutes } from '../../units/round';
 import { starchFor } from '../../stations/sauce';
 import { thickenerById } from '../../catalog/thickeners';
 import type { RescueFrom, RescueText } from './rescue-from';
@@ -13,7 +14,7 @@ export function stillTooTough({ f, cook }: RescueFrom): RescueText {
         ? say('rescue-food.lid-back-on-min-more', {
             minutes: more.minutes,
             reheatMinutes: Math.round(more.reheatMinutes),
-            value: Math.max(1, Math.round(more.releaseMinutes)),
+            value: wholeMinutes(more.releaseMinutes),
           })
         : say('rescue-food.lid-back-on-for-a'),
       say('rescue-food.look-at-the-liquid-first'),

@@ -2,7 +2,7 @@ import { useDroppable } from '@dnd-kit/core';
 import { LIMITS } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { LONGEST_LATER } from '../../shared/line/stage-handle';
-import { MINUTE_KEYS, useMinutes, wholeMinutes } from '../../shared/line/use-minutes';
+import { MINUTE_KEYS, useMinutes, withinMinutes } from '../../shared/line/use-minutes';
 import { useWidth } from '../../shared/use-width';
 import { isWithin, laneScale, windowBar, windowWords, type LaneScale } from './lane-geometry';
 import { LaneHandle } from './lane-handle';
@@ -27,7 +27,7 @@ export function Lane({ lane, open, onOpen, onMinutes, chip }: Props): ReactNode 
   const most = lane.place === 'start' ? LIMITS.pressureMinutes.max : LONGEST_LATER;
   const { dragged, handlers } = useMinutes({
     value: lane.minutes ?? 0,
-    clamp: wholeMinutes(most),
+    clamp: withinMinutes(most),
     perPixel: width > 0 ? scale.minutes / width : 0,
     keys: MINUTE_KEYS,
     onDrop: onMinutes,

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { LineGeometry } from './geometry';
-import { MINUTE_KEYS, useMinutes, wholeMinutes } from './use-minutes';
+import { MINUTE_KEYS, useMinutes, withinMinutes } from './use-minutes';
 import { t } from '../../language/t';
 
 interface Props {
@@ -17,7 +17,7 @@ export function StageHandle({ g, handle, onDrop }: Props): ReactNode {
   const perMinute = g.x(1) - g.x(0);
   const { dragged, handlers } = useMinutes({
     value: handle.minutes,
-    clamp: wholeMinutes(LONGEST_LATER),
+    clamp: withinMinutes(LONGEST_LATER),
     perPixel: 1 / perMinute,
     keys: MINUTE_KEYS,
     onDrop,

@@ -11,7 +11,7 @@ export const MINUTE_KEYS: Readonly<Record<string, number>> = {
 };
 
 /** Whole minutes from none to the most there may be. */
-export const wholeMinutes =
+export const withinMinutes =
   (most: number) =>
   (minutes: number): number =>
     Math.min(most, Math.max(0, Math.round(minutes)));

@@ -1,5 +1,5 @@
 import { useRef, useState, type PointerEvent } from 'react';
-import { MINUTE_KEYS, wholeMinutes, type Minutes } from './use-minutes';
+import { MINUTE_KEYS, withinMinutes, type Minutes } from './use-minutes';
 
 /** Wider while it is dragged, so that the end has somewhere to go. */
 const ROOM = 1.12;
@@ -29,7 +29,7 @@ export interface PressureDrag {
 export function usePressureDrag(axis: number, { minutes, total, longest, onDrag, onDrop }: Options): PressureDrag {
   const [held, setHeld] = useState<number | null>(null);
   const grip = useRef<{ pointer: number; from: number; minutes: number; perPixel: number } | null>(null);
-  const clamp = wholeMinutes(longest);
+  const clamp = withinMinutes(longest);
   const under = (event: PointerEvent): number | null => {
     const { current } = grip;
     if (!current || current.pointer !== event.pointerId) return null;
