@@ -56,9 +56,16 @@ function lengthenedCatalog(file: string): string {
 export async function saysItLonger(page: Page): Promise<void> {
   const files = readdirSync(ASSETS).filter((name) => /^en-(?:first|rest)-.*\.js$/.test(name));
   const catalogs = new Map(files.map((file) => [file, lengthenedCatalog(file)]));
-  await page.setRequestInterception(true);
-  page.on('request', (request) => {
-    const body = catalogs.get(new URL(request.url()).pathname.split('/').at(-1) ?? '');
-    void (body === undefined ? request.continue() : request.respond({ contentType: 'text/javascript', body }));
+  // Only the catalogs are stopped on their way: what a worker of the page fetches answers to nobody here.
+  const session = await page.createCDPSession();
+  session.on('Fetch.requestPaused', ({ requestId, request }) => {
+    const body = catalogs.get(new URL(request.url).pathname.split('/').at(-1) ?? '') ?? '';
+    void session.send('Fetch.fulfillRequest', {
+      requestId,
+      responseCode: 200,
+      responseHeaders: [{ name: 'content-type', value: 'text/javascript' }],
+      body: Buffer.from(body).toString('base64'),
+    });
   });
+  await session.send('Fetch.enable', { patterns: files.map((file) => ({ urlPattern: `*/${file}` })) });
 }
