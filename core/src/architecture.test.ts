@@ -17,10 +17,16 @@ function nodeOf(path: string): string | null {
   return rest.length === 0 ? null : (floor ?? null);
 }
 
+/** The folder of a workspace's sources that a file stands in; null for what only gathers. */
+function folderOf(path: string): string | null {
+  const [, , folder, ...rest] = relative(ROOT, path).split(sep);
+  return rest.length === 0 ? null : (folder ?? null);
+}
+
 /** Which nodes import which, as the sources say. */
-function imported(): Map<string, Set<string>> {
+function imported(workspaces: readonly string[], nodeOf: (path: string) => string | null): Map<string, Set<string>> {
   const edges = new Map<string, Set<string>>();
-  for (const file of WORKSPACES.flatMap(sources)) {
+  for (const file of workspaces.flatMap(sources)) {
     const from = nodeOf(file);
     const text = readFileSync(file, 'utf8');
     for (const [, to = ''] of text.matchAll(/^(?:import|export) [^;]*?from '([^']+)'/gms)) {
@@ -61,7 +67,7 @@ function reaches(edges: ReadonlyMap<string, ReadonlySet<string>>, from: string, 
 }
 
 describe('the drawing of docs/architecture.md', () => {
-  const real = imported();
+  const real = imported(WORKSPACES, nodeOf);
   const drawing = drawn();
 
   test('allows every import that there is', () => {
@@ -85,5 +91,16 @@ describe('the drawing of docs/architecture.md', () => {
   test('goes one way: nothing imports what imports it', () => {
     const round = [...real.keys()].filter((node) => reaches(drawing, node, node));
     expect(round).toEqual([]);
+  });
+});
+
+describe.each(['server', 'web'])('the folders of %s', (workspace) => {
+  test('import each other one way', () => {
+    const real = imported([workspace], folderOf);
+    const both = [...real].flatMap(([from, targets]) =>
+      [...targets].filter((to) => from < to && real.get(to)?.has(from)).map((to) => `${from} and ${to}`),
+    );
+    // The threads know by their types what may be asked of them; each job lies with what it is of, and asks for others there.
+    expect(both.filter((pair) => !/\bworkers\b/.test(pair) || workspace === 'web')).toEqual([]);
   });
 });

@@ -4,7 +4,7 @@ import { LoggerModule } from 'nestjs-pino';
 import { BackupModule } from './backup/backup.module';
 import { BraisesModule } from './braises/braises.module';
 import { Loops } from './background/loops';
-import { PassingFiles } from './backup/passing-files';
+import { PassingFiles } from './files/passing-files';
 import { Clock } from './clock';
 import type { Config } from './config';
 import { ClockController } from './cooks/clock.controller';

@@ -7,7 +7,7 @@ import type { Request, Response } from 'express';
 import { DataFolder } from '../database/data-folder';
 import { onThisMachineOnly } from '../lan/door';
 import { BackupService } from './backup.service';
-import { PassingFiles } from './passing-files';
+import { PassingFiles } from '../files/passing-files';
 
 @ApiTags('backup')
 @Controller('api/backup')

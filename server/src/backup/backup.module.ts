@@ -1,11 +1,11 @@
 import { Module } from '@nestjs/common';
-import { CooksStreamModule } from '../cooks/cooks-stream.module';
+import { CookEventsModule } from '../cook-events/cook-events.module';
 import { LogModule } from '../log/log.module';
 import { BackupController } from './backup.controller';
 import { BackupService } from './backup.service';
 
 @Module({
-  imports: [CooksStreamModule, LogModule],
+  imports: [CookEventsModule, LogModule],
   controllers: [BackupController],
   providers: [BackupService],
   exports: [BackupService],

@@ -6,7 +6,7 @@ import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable, type OnModuleInit } from '@nestjs/common';
 import { Loops } from '../background/loops';
 import { Clock } from '../clock';
-import { CooksStream } from '../cooks/cooks.stream';
+import { CooksStream } from '../cook-events/cooks.stream';
 import { DataFolder } from '../database/data-folder';
 import { Writes } from '../database/writes';
 import { LogService } from '../log/log.service';
@@ -14,7 +14,7 @@ import { PhotosService } from '../log/photos.service';
 import { notFound } from '../security/faults';
 import { Workers } from '../workers/workers';
 import type { MadeBackup } from './make-backup';
-import { PassingFiles } from './passing-files';
+import { PassingFiles } from '../files/passing-files';
 import type { CheckedBackup } from './put-backup';
 
 /** The largest backup that is taken in, bytes. */

@@ -24,7 +24,8 @@ import { LearningService } from '../log/learning.service';
 import { orBadRequest } from '../security/faults';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
-import { BraisesService, nameOf } from './braises.service';
+import { BraisesService } from './braises.service';
+import { nameOf } from '../language/plan-name';
 import { say } from '@hervir/language';
 
 function head<T extends z.ZodType>(schema: T, body: unknown): z.output<T> {

@@ -1,6 +1,6 @@
+import { nameOf } from '../language/plan-name';
 import { inWords } from '../language/speech';
-import { upperFirst } from '@hervir/language';
-import { cutById, cutTitle, type Plan } from '@hervir/core';
+import type { Plan } from '@hervir/core';
 import { parsePlan, type BraiseRecord, type BraiseSummary, type Fault } from '@hervir/contract';
 import { EntityManager } from '@mikro-orm/core';
 import { ConflictException, Injectable, UnprocessableEntityException } from '@nestjs/common';
@@ -9,12 +9,6 @@ import { BraiseEntity } from '../database/entities';
 import { Writes } from '../database/writes';
 import { conflict, notFound } from '../security/faults';
 import { say } from '@hervir/language';
-
-/** What a plan is called, in lists and in its cook; without a name, by its meat. */
-export function nameOf(plan: Plan): string {
-  if (plan.name !== '') return plan.name;
-  return upperFirst(inWords(cutTitle(cutById(plan.meat.cut))));
-}
 
 function summary(entity: BraiseEntity): BraiseSummary {
   const { plan } = entity;

@@ -7,7 +7,7 @@ import { orBadRequest } from '../security/faults';
 import { Workers } from '../workers/workers';
 import { CooksService } from './cooks.service';
 import { lastEvent } from './last-event';
-import { CooksStream } from './cooks.stream';
+import { CooksStream } from '../cook-events/cooks.stream';
 
 @ApiTags('cooks')
 @Controller('api/cooks')

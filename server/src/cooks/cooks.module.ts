@@ -4,12 +4,12 @@ import { LogModule } from '../log/log.module';
 import { SettingsModule } from '../settings/settings.module';
 import { CooksController } from './cooks.controller';
 import { CooksService } from './cooks.service';
-import { CooksStreamModule } from './cooks-stream.module';
+import { CookEventsModule } from '../cook-events/cook-events.module';
 
 @Module({
-  imports: [BraisesModule, SettingsModule, CooksStreamModule, LogModule],
+  imports: [BraisesModule, SettingsModule, CookEventsModule, LogModule],
   controllers: [CooksController],
   providers: [CooksService],
-  exports: [CooksService, CooksStreamModule],
+  exports: [CooksService, CookEventsModule],
 })
 export class CooksModule {}

@@ -12,7 +12,8 @@ import {
 } from '@hervir/core';
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
-import { BraisesService, nameOf } from '../braises/braises.service';
+import { BraisesService } from '../braises/braises.service';
+import { nameOf } from '../language/plan-name';
 import { Clock } from '../clock';
 import { BraiseEntity, CookEntity, CookEventEntity } from '../database/entities';
 import { present, readable } from '../database/readable';
@@ -21,9 +22,9 @@ import { conflict, notFound } from '../security/faults';
 import { LearningService } from '../log/learning.service';
 import { SettingsService } from '../settings/settings.service';
 import { Workers } from '../workers/workers';
-import { CooksStream } from './cooks.stream';
+import { CooksStream } from '../cook-events/cooks.stream';
 import { LONGEST_COOK_MS } from './longest-cook';
-import { eventsOf, momentsOf, stored, type KeptEvent } from './stored-event';
+import { eventsOf, momentsOf, stored, type KeptEvent } from '../cook-events/stored-event';
 import { say } from '@hervir/language';
 
 /** A device's clock may be ahead of ours by so much, ms. */

@@ -1,4 +1,4 @@
-import { CooksStreamModule } from '../cooks/cooks-stream.module';
+import { CookEventsModule } from '../cook-events/cook-events.module';
 import { LogModule } from '../log/log.module';
 import { Controller, ForbiddenException, HttpCode, Inject, Module, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
@@ -36,7 +36,7 @@ export class DemoController {
 }
 
 @Module({
-  imports: [LogModule, CooksStreamModule],
+  imports: [LogModule, CookEventsModule],
   controllers: [DemoController],
   providers: [DemoService],
 })

@@ -4,7 +4,7 @@ import { MikroORM, type EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { Clock } from '../clock';
 import type { Config } from '../config';
-import { CooksStream } from '../cooks/cooks.stream';
+import { CooksStream } from '../cook-events/cooks.stream';
 import {
   BraiseEntity,
   CookEntity,

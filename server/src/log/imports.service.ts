@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import type { ImportReport, LogImport } from '@hervir/contract';
 import { BadRequestException, ConflictException, Injectable } from '@nestjs/common';
-import { PassingFiles } from '../backup/passing-files';
+import { PassingFiles } from '../files/passing-files';
 import { DataFolder } from '../database/data-folder';
 import { Writes } from '../database/writes';
 import { notFound } from '../security/faults';

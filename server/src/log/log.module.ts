@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { CooksStreamModule } from '../cooks/cooks-stream.module';
+import { CookEventsModule } from '../cook-events/cook-events.module';
 import { LearningService } from './learning.service';
 import { LearningController, LogController } from './log.controller';
 import { LogImports } from './imports.service';
@@ -7,7 +7,7 @@ import { LogService } from './log.service';
 import { PhotosService } from './photos.service';
 
 @Module({
-  imports: [CooksStreamModule],
+  imports: [CookEventsModule],
   controllers: [LogController, LearningController],
   providers: [LogService, LearningService, PhotosService, LogImports],
   exports: [LogService, LearningService, PhotosService],

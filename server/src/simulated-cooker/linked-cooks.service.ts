@@ -8,7 +8,7 @@ import { Loops, type Loop } from '../background/loops';
 import { advanceInSlices } from '../background/slices';
 import { Clock } from '../clock';
 import { CooksService } from '../cooks/cooks.service';
-import { CooksStream } from '../cooks/cooks.stream';
+import { CooksStream } from '../cook-events/cooks.stream';
 import { LONGEST_COOK_MS } from '../cooks/longest-cook';
 import { CookEntity } from '../database/entities';
 import { Writes } from '../database/writes';

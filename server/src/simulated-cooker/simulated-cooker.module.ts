@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { BraisesModule } from '../braises/braises.module';
-import { CooksStreamModule } from '../cooks/cooks-stream.module';
+import { CookEventsModule } from '../cook-events/cook-events.module';
 import { CooksModule } from '../cooks/cooks.module';
 import { LogModule } from '../log/log.module';
 import { SettingsModule } from '../settings/settings.module';
@@ -10,7 +10,7 @@ import { RehearsalsController } from './rehearsals.controller';
 import { RehearsalsService } from './rehearsals.service';
 
 @Module({
-  imports: [BraisesModule, CooksModule, CooksStreamModule, LogModule, SettingsModule],
+  imports: [BraisesModule, CooksModule, CookEventsModule, LogModule, SettingsModule],
   controllers: [RehearsalsController, LinkedCooksController],
   providers: [RehearsalsService, LinkedCooks],
 })

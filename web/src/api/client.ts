@@ -1,6 +1,6 @@
 import type { Fault } from '@hervir/contract';
-import { KEPT_HEADER } from '../offline/kept';
-import { serverAnswered, serverSilent } from '../state/server-store';
+import { KEPT_HEADER } from './kept-header';
+import { serverAnswered, serverSilent } from './server-store';
 import { language, t, textOf } from '../language/t';
 
 /** The server refused, and says why field by field. */

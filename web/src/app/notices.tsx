@@ -3,7 +3,7 @@ import { useLocation } from 'react-router';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { clockAt } from '../shared/words';
-import { useServer } from '../state/server-store';
+import { useServer } from '../api/server-store';
 import { rich } from '../language/t';
 
 /** How often an absent server is looked for, ms. */

@@ -1,13 +1,12 @@
 import { Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { useHealth, useRunning, useSaveSettings, useSettings } from '../api/queries';
-import { usePreferences } from '../state/preferences';
+import { usePreferences, type Colours } from '../state/preferences';
 import { useUnits } from '../shared/use-units';
 import { Notices } from './notices';
 import { isIn, ROOMS } from './rooms';
 import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
-import type { Colours } from './theme';
 import { t } from '../language/t';
 import { say } from '@hervir/language';
 import { later, soon } from '../language/load';

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { themeOf, TOKENS, type Colours } from './theme';
+import type { Colours } from '../state/preferences';
+import { themeOf, TOKENS } from './theme';
 
 const sheet = readFileSync(join(__dirname, 'base.css'), 'utf8');
 

@@ -1,6 +1,5 @@
 import { theme as antdTheme, type ThemeConfig } from 'antd';
-
-export type Colours = 'day' | 'night';
+import type { Colours } from '../state/preferences';
 
 /** What a thumb hits without looking, px. WCAG 2.2, 2.5.5. */
 const THUMB = 44;

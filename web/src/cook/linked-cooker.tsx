@@ -9,7 +9,7 @@ import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
 import { t } from '../language/t';
 import { later } from '../language/load';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 /** Fetched only where a cook is linked. */
 const CookerPanel = later(() => import('../rehearse/cooker-panel').then((module) => module.CookerPanel));

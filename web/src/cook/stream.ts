@@ -2,7 +2,7 @@ import type { CookMessages, CookMessageType, CookRecord } from '@hervir/contract
 import { request, streamOf } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
-import { serverAnswered, receiveTrouble, serverSilent, useServer } from '../state/server-store';
+import { serverAnswered, receiveTrouble, serverSilent, useServer } from '../api/server-store';
 import { keepClock, setClock } from './kitchen-clock';
 
 type Message = {

@@ -8,7 +8,7 @@ import { flush } from '../state/bench/keep-bench';
 import { receiveCooks } from '../state/cooks-store';
 import { armBell } from './bell';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 interface StartCook {

@@ -6,7 +6,7 @@ import { request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { learntWords } from '../shared/calibration-words';
 import { rich, t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** Fewer cooks do not say how far one is from the next. */

@@ -5,7 +5,7 @@ import { Refused } from '../api/client';
 import { useFocusBack } from '../shared/use-focus-back';
 import { CookerFields } from './cooker-fields';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 interface Props {
   readonly cooker: Cooker;

@@ -13,7 +13,7 @@ import { CookerForm } from './cooker-form';
 import { LearntList } from './calibration-list';
 import { WaterTest } from './water-test';
 import { rich, t, textOf } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { dismissToast, toast, toastTrouble } from '../shared/toast';
 
 /** The pots of the kitchen. */

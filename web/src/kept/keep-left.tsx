@@ -8,7 +8,7 @@ import { useForecast } from '../workers/use-forecast';
 import { useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastDone, toastTrouble } from '../shared/toast';
 
 /** What of a meal is left, and where it goes: one press. */

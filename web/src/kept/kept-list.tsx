@@ -14,7 +14,7 @@ import type { Answer } from '../workers/answer';
 import { useKept, useKeptActions } from './use-kept';
 import styles from './kept-list.module.css';
 import { orNull, t, textOf } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** What is left of meals: where it lies and until when it is good; used up, thrown away, or chosen for a meal. */

@@ -25,7 +25,7 @@ import { clsx } from 'clsx';
 import styles from './log.module.css';
 import { useFocusBack } from '../shared/use-focus-back';
 import { t, textOf } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** A cook from before, by its few figures that matter. */

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { newId, request } from '../api/client';
 import { keys, queryClient } from '../api/queries';
 import { asPicture } from './picture';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** What can be done with a cook of the log; what fails is said, and nothing is half done. */

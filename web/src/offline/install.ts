@@ -1,5 +1,5 @@
 import { registerSW } from 'virtual:pwa-register';
-import { useServer } from '../state/server-store';
+import { useServer } from '../api/server-store';
 
 /** What a browser hands out that can install a page; not in the DOM's types. */
 interface InstallOffer extends Event {

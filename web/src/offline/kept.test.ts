@@ -1,4 +1,5 @@
-import { isKept, KEPT_HEADER, marked } from './kept';
+import { KEPT_HEADER } from '../api/kept-header';
+import { isKept, marked } from './kept';
 
 describe('what is kept for when the server is away', () => {
   const id = '3f0c2a1e-7a3b-4b61-9c1d-2f6f5f2a9b10';

@@ -1,5 +1,4 @@
-/** Says of an answer that it is the last one read, and when that was. */
-export const KEPT_HEADER = 'x-hervir-kept';
+import { KEPT_HEADER } from '../api/kept-header';
 
 /** Reads that may be answered from what was last read. No streams, no files, no searches. */
 const KEPT =

@@ -6,7 +6,7 @@ import { useCookers } from '../api/queries';
 import { remember, remembered } from '../shared/session';
 import type { As } from './line-choices';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 /** What the cook has put right, each by the place of its line. */
 interface PutRight {

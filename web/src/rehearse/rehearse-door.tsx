@@ -13,7 +13,7 @@ import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
 import { lowerFirst, say, type Text } from '@hervir/language';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 const MARK_WORDS: Readonly<Record<RehearsalSummary['mark'], Text>> = {

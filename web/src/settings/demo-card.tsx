@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { request } from '../api/client';
 import { queryClient } from '../api/queries';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastDone, toastTrouble } from '../shared/toast';
 
 /** The demo kitchen, put back as it came. */

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { useServer } from '../state/server-store';
+import { useServer } from '../api/server-store';
 import { t } from '../language/t';
 
 /** Whether Hervir is kept on this device, what that is good for, and how to put it among the device's own programs. */

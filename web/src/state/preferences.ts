@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { Colours } from '../app/theme';
+
+export type Colours = 'day' | 'night';
 
 interface Preferences {
   /** Day, night, or as the device has it. */

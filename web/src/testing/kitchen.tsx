@@ -19,7 +19,7 @@ import { closeBench } from '../state/bench/keep-bench';
 import { useCooks } from '../state/cooks-store';
 import { usePreferences } from '../state/preferences';
 import { useToasts } from '../shared/toast';
-import { useServer } from '../state/server-store';
+import { useServer } from '../api/server-store';
 import { answer } from './answer';
 
 /** Rooms reckon before they show, and the machine may be busy: nothing here is timed. */

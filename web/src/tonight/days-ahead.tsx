@@ -9,7 +9,7 @@ import { useReckoned } from '../shared/use-reckoned';
 import { dayWord } from '../shared/words';
 import { useDayAlarms } from './use-day-alarms';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** What is due within so many hours is worth a place on the first page. */

@@ -13,7 +13,7 @@ import { clsx } from 'clsx';
 import styles from './first-steps.module.css';
 import { rich, t, textOf } from '../language/t';
 import { type Message, say } from '@hervir/language';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */

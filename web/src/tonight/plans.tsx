@@ -16,7 +16,7 @@ import { useNext, usePlansAhead, type Begins } from './use-next';
 import styles from './tonight.module.css';
 import { rich, t } from '../language/t';
 import { later, soon } from '../language/load';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 
 const NO_PLANS: readonly BraiseSummary[] = [];

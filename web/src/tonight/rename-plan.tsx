@@ -3,7 +3,7 @@ import { Input, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { usePlanActions } from '../api/queries';
 import { t } from '../language/t';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 /** A plan gets another name. */
 export function RenamePlan({ plan, close }: { readonly plan: BraiseSummary; readonly close: () => void }): ReactNode {

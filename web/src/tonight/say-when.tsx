@@ -5,7 +5,7 @@ import { usePlanActions } from '../api/queries';
 import styles from './tonight.module.css';
 import { t } from '../language/t';
 import { later } from '../language/load';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 /** Not in the first load: it is asked for. */
 const DinnerTime = later(() => import('../shared/dinner-time').then((module) => module.DinnerTime));

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { forecastWorker } from './forecast-worker';
 import type { PlanFault } from './answer';
 import { useTaught } from './use-taught';
-import { whyOf } from '../shared/why-of';
+import { whyOf } from '../language/why-of';
 
 /** What is known about a plan right now. */
 export interface Reckoning {

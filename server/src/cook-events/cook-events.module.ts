@@ -3,4 +3,4 @@ import { CooksStream } from './cooks.stream';
 
 /** The stream by itself: who only listens to cooks needs no more. */
 @Module({ providers: [CooksStream], exports: [CooksStream] })
-export class CooksStreamModule {}
+export class CookEventsModule {}
