@@ -19,6 +19,7 @@ export function AboutCard(): ReactNode {
           a: (words) => <a href="/licences.txt">{words}</a>,
         })}
       </p>
+      <p style={{ margin: '4px 0' }}>{t('settings.made-to-be-used-by')}</p>
     </div>
   );
 }
