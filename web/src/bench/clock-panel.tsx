@@ -12,7 +12,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useBraises } from '../api/queries';
+import { useBraises, useRunning } from '../api/queries';
 import { AheadList } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
 import { LinkButton } from '../shared/link-button';
@@ -189,9 +189,12 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
   // What is cooked ahead is at work the evening it is cooked.
   const serveAt = forecast.clock.eatAt;
   const now = useNow();
+  // What is on the fire already is said by its pot, and is not begun again.
+  const cooking = new Set((useRunning().data ?? []).map(({ braiseId }) => braiseId));
   const near = (useBraises().data ?? []).filter(
     (other) =>
       other.id !== id &&
+      !cooking.has(other.id) &&
       other.serveAt !== null &&
       serveAt !== null &&
       Math.abs(Date.parse(other.serveAt) - Date.parse(serveAt)) <= ONE_EVENING,

@@ -17,7 +17,7 @@ export function OwnName({ of, value, onChange }: Props): ReactNode {
       aria-label={t('bench.own-name-of', { of })}
       value={value ?? ''}
       maxLength={80}
-      placeholder={t('bench.called', { of })}
+      placeholder={t('bench.own-name')}
       onChange={({ target }) => onChange(target.value.trim() === '' ? undefined : target.value)}
     />
   );
