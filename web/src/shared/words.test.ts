@@ -1,10 +1,14 @@
-import { dayWord, inSentence, inWords } from './words';
+import { dayWord, inSentence, inWords, isToday } from './words';
 import { planOf } from '../tonight/sentence';
 
 describe('words', () => {
   test('days are said as in the kitchen', () => {
     const now = new Date('2027-01-17T12:00:00');
     expect(dayWord('2027-01-17T19:00:00+01:00', now)).toBe('today');
+    expect(['2027-01-17T00:10:00+01:00', '2027-01-18T00:10:00+01:00'].map((day) => isToday(day, now))).toEqual([
+      true,
+      false,
+    ]);
     expect(dayWord('2027-01-18T19:00:00+01:00', now)).toBe('tomorrow');
     expect(dayWord('2027-01-20T19:00:00+01:00', now)).toBe('on Wednesday');
     expect(dayWord('2027-02-20T19:00:00+01:00', now)).toBe('on 20 Feb');

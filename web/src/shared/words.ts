@@ -138,10 +138,16 @@ export const clockTime = (iso: string): string => printClock(timeOf(iso), langua
 /** A day as the reader writes it. */
 export const dayOf = (iso: string, style: DayStyle): string => printDay(iso, style, language());
 
+/** So many days after today is the day of a moment: by the clock on the wall there. */
+const daysFrom = (iso: string, now: Date): number =>
+  dayjs(iso.slice(0, 10)).diff(dayjs(dayjs(now).format('YYYY-MM-DD')), 'day');
+
+/** Whether a moment is today: its day need not be said. */
+export const isToday = (iso: string, now: Date): boolean => daysFrom(iso, now) === 0;
+
 /** Which day, as one says it in the kitchen. */
 export function dayWord(iso: string, now: Date): string {
-  const day = dayjs(iso.slice(0, 10));
-  const days = day.diff(dayjs(dayjs(now).format('YYYY-MM-DD')), 'day');
+  const days = daysFrom(iso, now);
   if (days === 0) return t('shared.today');
   if (days === 1) return t('shared.tomorrow');
   if (days === -1) return t('shared.yesterday');

@@ -3,7 +3,7 @@ import { inTen, shiftIso, TARGET_WORDS, wholeMinutes, type Forecast } from '@her
 import type { ReactNode } from 'react';
 import { lateStart } from '../shared/late-start';
 import { mealWords } from '../shared/meal-words';
-import { clockTime, dayWord } from '../shared/words';
+import { clockTime, dayWord, isToday } from '../shared/words';
 import { useBeside } from '../workers/use-beside';
 import styles from './tonight.module.css';
 import { rich, t, textOf } from '../language/t';
@@ -68,12 +68,11 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
       <div className={styles['answer-begin']}>
         {rich('tonight.begin', {
           time: clockTime(startAt),
-          value:
-            dayWord(startAt, now) === 'today' ? (
-              ''
-            ) : (
-              <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
-            ),
+          value: isToday(startAt, now) ? (
+            ''
+          ) : (
+            <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
+          ),
         })}
       </div>
       <p>
