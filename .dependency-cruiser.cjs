@@ -61,6 +61,13 @@ module.exports = {
       from: { path: '^(server|web)/src' },
       to: { path: '^contract/src/(?!index[.]ts)' },
     },
+    {
+      name: 'declared-only',
+      comment: 'What is imported stands in the package.json of who imports it; what tests use, in that of all.',
+      severity: 'error',
+      from: { pathNot: '[.]test[.]|/testing/|^e2e/' },
+      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] },
+    },
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(virtual:|[?])' } },
   ],
   options: {

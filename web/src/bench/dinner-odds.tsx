@@ -9,8 +9,7 @@ import {
   type Forecast,
   type Plan,
 } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
-import { area, curveMonotoneX } from 'd3-shape';
+import { area, curveMonotoneX, scaleLinear } from 'd3';
 import { Radio } from 'antd';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';

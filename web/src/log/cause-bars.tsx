@@ -1,6 +1,6 @@
 import { type Message, say, upperFirst } from '@hervir/language';
 import { SECTION_WORDS, type CookState, type Delay, type DelayCause, type SectionId } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import styles from './cause-bars.module.css';
 import { t, textOf } from '../language/t';

@@ -1,5 +1,5 @@
 import type { LogCharts } from '@hervir/contract';
-import { scaleBand, scaleLinear } from 'd3-scale';
+import { scaleBand, scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart, CHART_HEIGHT as HEIGHT } from './chart';

@@ -1,5 +1,5 @@
 import { endsInFridge, SECTION_WORDS, type CookState, type Guide, type SectionId } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import { mealWords } from '../shared/meal-words';
 import { clockTicks } from '../shared/line/geometry';

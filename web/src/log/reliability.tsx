@@ -1,6 +1,6 @@
 import type { LogCharts } from '@hervir/contract';
 import { inTen, shareInterval, TENTH } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart } from './chart';

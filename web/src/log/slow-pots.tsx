@@ -1,7 +1,6 @@
 import { dayOf, wallClockOf } from '../shared/words';
 import type { LogCharts } from '@hervir/contract';
-import { extent, median } from 'd3-array';
-import { scaleLinear, scaleLog } from 'd3-scale';
+import { extent, median, scaleLinear, scaleLog } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import { Chart, CHART_HEIGHT as HEIGHT } from './chart';

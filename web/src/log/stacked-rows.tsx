@@ -1,4 +1,4 @@
-import { scaleBand, scaleLinear } from 'd3-scale';
+import { scaleBand, scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
 import { useWidth } from '../shared/use-width';
 import styles from './log.module.css';

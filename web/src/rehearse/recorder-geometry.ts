@@ -1,6 +1,5 @@
 import type { Frame } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
+import { line, scaleLinear } from 'd3';
 
 /** A line of the recorder. */
 export interface Trace {

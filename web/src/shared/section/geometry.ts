@@ -1,5 +1,5 @@
 import type { Section } from '@hervir/core';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear } from 'd3';
 
 /** A piece of meat as it is drawn, px; turned a little so that it looks laid by hand. */
 export interface DrawnPiece {
