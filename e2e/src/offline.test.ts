@@ -140,3 +140,23 @@ describe('without the server', () => {
     await second.leaves();
   });
 });
+
+describe('a device that keeps nothing of the application', () => {
+  test('a room that cannot be fetched says so in its place; the others stand, and it opens once the server is back', async () => {
+    const person = await Person.at(kitchen.browser, kitchen.server.address);
+    await person.goes('/');
+    await person.opensPlan('Goat neck with quince');
+    await person.finds('slider', 'Minutes under pressure');
+    await kitchen.powerGoes();
+    await person.presses('link', 'Times');
+    await person.reads('This part of Hervir cannot be fetched.');
+    await person.presses('link', 'Tonight');
+    await person.reads('I have');
+    await kitchen.powerIsBack();
+    await person.presses('link', 'Times');
+    await person.presses('button', 'Try again');
+    await person.reads('Minutes under pressure for');
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
+  });
+});

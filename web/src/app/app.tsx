@@ -8,9 +8,10 @@ import { useToasts } from '../shared/toast';
 import { usePreferences, type Colours } from '../state/preferences';
 import { Tonight } from '../tonight/tonight';
 import { NothingHere } from './nothing-here';
+import { PlainToaster } from './plain-toaster';
 import { Shell } from './shell';
 import { themeOf } from './theme';
-import { later } from '../language/load';
+import { later } from '../shared/later';
 import { speakIn, useWords } from '../language/t';
 import { useUnits } from '../shared/use-units';
 
@@ -28,7 +29,12 @@ const RehearseDoor = later(() => import('../rehearse/rehearse-door').then((modul
 const Log = later(() => import('../log/log').then((module) => module.Log));
 const LogEntryPage = later(() => import('../log/entry-page').then((module) => module.LogEntryPage));
 const FromRecipe = later(() => import('../recipe/from-recipe').then((module) => module.FromRecipe));
-const Toaster = lazy(() => import('./toaster').then((module) => ({ default: module.Toaster })));
+const Toaster = lazy(() =>
+  import('./toaster').then(
+    (module) => ({ default: module.Toaster }),
+    () => ({ default: PlainToaster }),
+  ),
+);
 const Settings = later(() => import('../settings/settings').then((module) => module.Settings));
 
 function useColours(): Colours {

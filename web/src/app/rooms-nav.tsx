@@ -3,7 +3,7 @@ import { NavLink, useLocation } from 'react-router';
 import { isIn, ROOMS } from './rooms';
 import styles from './rooms-nav.module.css';
 import { t, textOf } from '../language/t';
-import { later } from '../language/load';
+import { later } from '../shared/later';
 
 /** Not in the first load: on a laptop it is never opened. */
 const MoreRooms = later(() => import('./more-rooms').then((module) => module.MoreRooms));

@@ -9,7 +9,7 @@ import { RoomsNav } from './rooms-nav';
 import { useRoomKeys } from './shortcuts';
 import { t } from '../language/t';
 import { say } from '@hervir/language';
-import { later, soon } from '../language/load';
+import { later, soon } from '../shared/later';
 
 /** Not in the first load: nothing is on the fire when one only plans. */
 const Pill = soon(() => import('../cook/pill').then((module) => module.Pill));

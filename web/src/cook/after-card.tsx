@@ -11,7 +11,7 @@ import { driftWords, ON_TIME } from './drift-words';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
 import { rich, t } from '../language/t';
-import { later } from '../language/load';
+import { later } from '../shared/later';
 
 /** Wanted once a meal. */
 const KeepLeft = later(() => import('../kept/keep-left').then((module) => module.KeepLeft));

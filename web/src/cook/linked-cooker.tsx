@@ -8,7 +8,7 @@ import { usePreferences } from '../state/preferences';
 import type { LiveCook } from './use-cook';
 import styles from './cook.module.css';
 import { t } from '../language/t';
-import { later } from '../language/load';
+import { later } from '../shared/later';
 import { whyOf } from '../language/why-of';
 
 /** Fetched only where a cook is linked. */

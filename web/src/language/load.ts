@@ -1,5 +1,4 @@
 import { LANGUAGES, USUAL_LANGUAGE, type Catalog, type CatalogName, type Language } from '@hervir/language';
-import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import { alsoSpeak, speak } from './t';
 
 type Part = () => Promise<{ readonly messages: Catalog }>;
@@ -36,24 +35,4 @@ export function restOfWords(): Promise<void> {
     throw error;
   });
   return rest;
-}
-
-/**
- * A part of the first room that is fetched a moment after it: its words are among the first.
- *
- * @param load gives the component
- */
-export const soon = <P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> =>
-  lazy(async () => ({ default: await load() }));
-
-/**
- * A part of the page that is fetched when it is opened, with the words for it.
- *
- * @param load gives the component
- */
-export function later<P>(load: () => Promise<ComponentType<P>>): LazyExoticComponent<ComponentType<P>> {
-  return lazy(async () => {
-    const [component] = await Promise.all([load(), restOfWords()]);
-    return { default: component };
-  });
 }

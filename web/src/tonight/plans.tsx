@@ -15,7 +15,7 @@ import { SayWhen } from './say-when';
 import { useNext, usePlansAhead, type Begins } from './use-next';
 import styles from './tonight.module.css';
 import { rich, t } from '../language/t';
-import { later, soon } from '../language/load';
+import { later, soon } from '../shared/later';
 import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
 

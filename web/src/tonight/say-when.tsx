@@ -4,7 +4,7 @@ import { Suspense, useState, type ReactNode } from 'react';
 import { usePlanActions } from '../api/queries';
 import styles from './tonight.module.css';
 import { t } from '../language/t';
-import { later } from '../language/load';
+import { later } from '../shared/later';
 import { whyOf } from '../language/why-of';
 
 /** Not in the first load: it is asked for. */

@@ -14,7 +14,7 @@ import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
 import { t, textOf } from '../language/t';
-import { later, soon } from '../language/load';
+import { later, soon } from '../shared/later';
 
 /** Fetched a moment after the first load: what stands below the answer. */
 const Lately = soon(() => import('./lately').then((module) => module.Lately));
