@@ -123,7 +123,7 @@ export async function press(page: Page, find: () => Promise<ElementHandle | null
   for (const end = Date.now() + PATIENCE; Date.now() < end;) {
     const found = await find();
     try {
-      await found?.evaluate((element) => {
+      await found?.evaluate(async (element) => {
         const told = window as unknown as { pressed?: boolean };
         told.pressed = false;
         // Drawn anew under the finger it is another element of the same name: that is pressed too, and not pressed twice.
@@ -141,6 +141,14 @@ export async function press(page: Page, find: () => Promise<ElementHandle | null
         // On a phone the rooms' bar lies over the lower edge.
         const { top, bottom } = element.getBoundingClientRect();
         if (top < 0 || bottom > innerHeight - 80) element.scrollIntoView({ block: 'center' });
+        // A finger waits until what it is to press stands still.
+        let was = element.getBoundingClientRect();
+        for (let look = 0; look < 30; look += 1) {
+          await new Promise((resolve) => setTimeout(resolve, 30));
+          const is = element.getBoundingClientRect();
+          if (is.x === was.x && is.y === was.y) break;
+          was = is;
+        }
       });
       await found?.click();
     } catch {

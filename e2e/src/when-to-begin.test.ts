@@ -40,6 +40,8 @@ describe.each([390, 1280])('when to begin, at %d px', (width) => {
     const { id } = await keeps(null, name);
     const person = await opens();
     await person.goes('/');
+    // Above the plans the first steps of a new kitchen come in: until then every plan moves down under the finger.
+    await person.reads('New here?');
     await person.presses('button', `Say when we eat ${name}`);
     await person.presses('button', 'Eat then');
     await person.reads(new RegExp(`Begin next\\s*${name}`));
