@@ -359,7 +359,7 @@ export class Person {
     await this.page.waitForFunction(async () => {
       await document.fonts.ready;
       return (
-        document.querySelector('main')?.innerText !== '' &&
+        (document.querySelector('main')?.innerText ?? '') !== '' &&
         !/Opening\p{L}*…|Reckoning|Looking for|Abriendo…|Calculando…/u.test(document.body.innerText)
       );
     });

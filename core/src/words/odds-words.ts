@@ -16,7 +16,7 @@ const TWENTIETH = 0.025;
  * A chance as a cook counts it: so many in ten, and at the ends in twenty.
  *
  * @param chance 0 to 1
- * @example english(inTen(0.036)) // '1 in 20'
+ * @example inTen(0.036) // '1 in 20'
  */
 export function inTen(chance: number): Text {
   if (chance > 1 - TWENTIETH) return say('odds.nearly-sure');
