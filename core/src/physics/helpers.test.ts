@@ -1,4 +1,5 @@
 import * as ss from 'simple-statistics';
+import { crossing } from './crossing';
 import { monotoneCurve } from './monotone';
 import { tabulatedExp } from './tabulated-exp';
 import { NORMAL_FIVE, NORMAL_THREE, normalCdf } from './normal';
@@ -22,6 +23,22 @@ test('the tabulated exponential is within 8e-6 of the exact one, and exact outsi
   for (let x = -31.9; x < 7.9; x += 0.0173) expect(Math.abs(tabulatedExp(x) / Math.exp(x) - 1)).toBeLessThan(8e-6);
   for (const x of [-40, 8, 20, Number.NEGATIVE_INFINITY]) expect(tabulatedExp(x)).toBe(Math.exp(x));
   expect(tabulatedExp(Number.NaN)).toBeNaN();
+});
+
+describe('the crossing of a mark', () => {
+  test('is found on a straight line, and after a fall that comes first, to what is asked', () => {
+    expect(crossing((s) => -3 * s, -6, 10, 1e-9)).toBeCloseTo(2, 9);
+    // s² - 4 s is below nothing up to four seconds, and 5 at five: s = 2 + sqrt(4 + w).
+    for (const wanted of [0.001, 1, 5, 20]) {
+      const at = crossing((s) => s * s - 4 * s, wanted, 10, 1e-9);
+      expect(at).toBeCloseTo(2 + Math.sqrt(4 + wanted), 6);
+    }
+  });
+
+  test('is the end of the step where the mark lies there, or beyond it', () => {
+    expect(crossing((s) => s, 10, 10, 1e-9)).toBe(10);
+    expect(crossing((s) => s, 11, 10, 1e-9)).toBe(10);
+  });
 });
 
 describe('normal distribution', () => {

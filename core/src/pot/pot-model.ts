@@ -1,4 +1,5 @@
 import type { CookingBody } from '../physics/cooking-body';
+import { crossing } from '../physics/crossing';
 import { latentHeatJPerKg } from '../physics/steam';
 import { IMMERSED, type TopLayer } from './contents';
 import type { PotBuild } from './cooker';
@@ -12,6 +13,8 @@ const PIN_DOWN_K = 1;
 const VENT_SECONDS = 30;
 /** Within this of a threshold the pot is at it, K. */
 const AT_MARK_K = 0.01;
+/** A step that ends at a threshold ends so near it, K. */
+const ON_MARK_K = 0.001;
 /** Moist air above a liquid that does not boil, over steam and boiling liquid: 15 of 800 W/m² K. From memory. */
 const AIR_OVER_STEAM = 15 / 800;
 /** Below this the heater is only keeping warm, and the pressure is on its way down, W. */
@@ -21,6 +24,8 @@ const KEEPING_W = 200;
 const THAWS_ALOFT_S = 8;
 /** So near nothing left, all the heat is taken, W. */
 const ALL_TAKEN_W = 2;
+/** Of the air to be driven out so much may be left over by a step that drives it all out. */
+const NOTHING_LEFT = 5e-4;
 /** A top layer that lies in the liquid this far is in it. */
 const WET = 0.98;
 
@@ -231,7 +236,7 @@ export class Pot {
   }
 
   private purgeDone(): boolean {
-    return this.purged >= this.build.purgeKg * 0.999;
+    return this.purged >= this.build.purgeKg * (1 - 2 * NOTHING_LEFT);
   }
 
   private phaseUnder(controls: Controls): Phase {
@@ -383,11 +388,8 @@ export class Pot {
       const gap = mark - this.liquidC;
       const rising = name !== 'pinDown';
       if (rising ? gap <= 0 || slope * run < gap : gap >= 0 || slope * run > gap) continue;
-      // The slope hardly changes with the length of the step, so three passes put the end on the mark.
-      for (let pass = 0; pass < 3; pass += 1) {
-        run = Math.min(seconds, Math.max(1e-3, gap / slope));
-        slope = this.slope(controls, run);
-      }
+      run = crossing((after) => this.slope(controls, after) * after, gap, run, ON_MARK_K);
+      slope = this.slope(controls, run);
     }
     const from = this.liquidC;
     const leaked = this.leak(controls) * run;
@@ -452,10 +454,10 @@ export class Pot {
     // What lies above takes all there is and no more: that is still boiling.
     if (power(seconds) < -ALL_TAKEN_W) return this.drift(controls, seconds, phase, []);
     const latent = latentHeatJPerKg(this.liquidC);
-    let run = seconds;
-    if (power(run) * run > most * latent) {
-      for (let pass = 0; pass < 3; pass += 1) run = Math.min(seconds, Math.max(1e-3, (most * latent) / power(run)));
-    }
+    const run =
+      power(seconds) * seconds > most * latent
+        ? crossing((after) => power(after) * after, most * latent, seconds, most * latent * NOTHING_LEFT)
+        : seconds;
     const left = this.move(run, this.liquidC, controls.watts);
     if (left >= 0) this.boilOff(left, account);
     else this.liquidC += left / this.capacity();

@@ -51,6 +51,19 @@ describe('the pot', () => {
     },
   );
 
+  test('cold meat in a pot that all but boils: a step goes on to the pin, and does not creep where the meat cools it first', () => {
+    const whole = (stepS: number): { toPin: number; steps: number } => {
+      // A hair below the 99.97 °C at which it boils, as after deglazing.
+      const pot = loaded(2, 99.957);
+      let steps = 0;
+      const up = heatUp(pot, SETTINGS, () => (steps += 1), stepS);
+      return { toPin: up?.toPin ?? Number.NaN, steps };
+    };
+    const [long, fine] = [whole(120), whole(1)];
+    expect(long.steps).toBeLessThan(30);
+    expect(Math.abs(long.toPin / fine.toPin - 1)).toBeLessThan(0.005);
+  });
+
   test('the pin rises above boiling, pressure comes after it, and holds', () => {
     const pot = loaded(2);
     const up = heatUp(pot, SETTINGS);
