@@ -12,6 +12,7 @@ import { PlanError } from '../plan/plan-error';
 import { stageOf } from '../plan/stage-settings';
 import type { Portion, PortionId } from '../plan/portions';
 import { anyPlan, plansAsked } from '../testing/any-plan';
+import { planFor } from '../testing/fixtures';
 import { moveOf, portionsIn, type Move } from './moves';
 import { stepsOf, type Step } from './step';
 import { inBowls, inOrder, placesAfter, type Places } from './whereabouts';
@@ -311,4 +312,17 @@ describe('what must hold for every plan', () => {
       ).toBeTruthy();
     },
   );
+});
+
+test.each([
+  ['lamb-shank', false],
+  ['beef-chuck', true],
+])('a whole %s is told to be sliced: %p, on its evening and on a later day', (cut, sliced) => {
+  for (const more of [{}, { cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } as const }]) {
+    const f = forecast(planFor(cut, 'whole', 1500, { target: 'fork', ...more }));
+    const kinds = [...inOrder(f.method), ...f.method.day.flatMap(({ steps: own }) => own)].flatMap(({ moves }) =>
+      moves.map(({ kind }) => kind),
+    );
+    expect(kinds.includes('slice')).toBe(sliced);
+  }
 });

@@ -287,10 +287,15 @@ const headingAt = (path: string): string =>
  *
  * @param text of the file
  * @param reader whose numbers and dates they are
+ * @param refusal what else is wrong with a line, by its field; left out, nothing
  * @returns the entries and, by line and column, what is wrong
  * @example readLogCsv('date,cut\n2026-11-05,beef shin').entries[0].cut // 'beef-shin'
  */
-export function readLogCsv(text: string, reader: Reader = { language: 'en' }): CsvReading {
+export function readLogCsv(
+  text: string,
+  reader: Reader = { language: 'en' },
+  refusal: (entry: LogEntry) => Fault | null = () => null,
+): CsvReading {
   const faults: Fault[] = [];
   const report = (fault: Fault): void => void (faults.length < MOST_FAULTS && faults.push(fault));
   const entries: LogEntry[] = [];
@@ -355,7 +360,9 @@ export function readLogCsv(text: string, reader: Reader = { language: 'en' }): C
       return;
     }
     seen.set(id, here);
-    entries.push(checked.value);
+    const refused = refusal(checked.value);
+    if (refused === null) entries.push(checked.value);
+    else report({ ...refused, path: `line ${here}, ${headingAt(refused.path)}` });
   });
   for (const { row, message, code } of errors) {
     if (code === 'UndetectableDelimiter') continue;

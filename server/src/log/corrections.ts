@@ -7,7 +7,17 @@ import { BadRequestException } from '@nestjs/common';
 const ITS_DAY = 24 * 60 * 60_000;
 
 /** What says itself when it was and what it took: a cook that was guided here. */
-const isGuided = ({ source }: Pick<LogEntry, 'source'>): boolean => source === 'cooked' || source === 'warmed';
+export const isGuided = ({ source }: Pick<LogEntry, 'source'>): boolean => source === 'cooked' || source === 'warmed';
+
+/** What is wrong with a dinner that is still to come; null with one that is not. */
+export function stillToCome(servedAt: string, nowMs: number): Fault | null {
+  if (Date.parse(servedAt) <= nowMs + ITS_DAY) return null;
+  return {
+    path: 'servedAt',
+    problem: say('corrections.is-still-to-come'),
+    allowed: say('corrections.today-or-before'),
+  };
+}
 
 /**
  * Sees that a dinner is not still to come.
@@ -15,13 +25,8 @@ const isGuided = ({ source }: Pick<LogEntry, 'source'>): boolean => source === '
  * @throws BadRequestException where it is
  */
 export function servedBefore(servedAt: string, nowMs: number): void {
-  if (Date.parse(servedAt) <= nowMs + ITS_DAY) return;
-  const fault: Fault = {
-    path: 'servedAt',
-    problem: say('corrections.is-still-to-come'),
-    allowed: say('corrections.today-or-before'),
-  };
-  throw new BadRequestException({ faults: [fault] });
+  const fault = stillToCome(servedAt, nowMs);
+  if (fault !== null) throw new BadRequestException({ faults: [fault] });
 }
 
 /**

@@ -5,6 +5,7 @@ import { readCsvFile, storedPlan, type Fault, type LogEntry } from '@hervir/cont
 import type { Observation } from '@hervir/core';
 import { PlainDatabase } from '../database/plain';
 import { readLogCsv } from '../formats/log-csv';
+import { isGuided, stillToCome } from './corrections';
 import { columnsOf } from './entry';
 import { observedByHand, partsOf, planOfEntry, teach, untaught, type Taught } from './lesson';
 import { say } from '@hervir/language';
@@ -18,6 +19,8 @@ export interface CheckCsv {
   readonly language: string;
   readonly database: string;
   readonly staging: string;
+  /** The kitchen's own time: no line may lie behind it that was not guided here. */
+  readonly nowMs: number;
 }
 
 /** What a file holds. */
@@ -67,11 +70,20 @@ function textOf(bytes: Buffer, contentType: string): { readonly text: string } |
 }
 
 /** Reads a file and lays its lines out: nothing of the kitchen is changed. */
-export async function checkCsv({ file, contentType, language, database, staging }: CheckCsv): Promise<CheckedCsv> {
+export async function checkCsv({
+  file,
+  contentType,
+  language,
+  database,
+  staging,
+  nowMs,
+}: CheckCsv): Promise<CheckedCsv> {
   const nothing = { rows: 0, known: 0, first: [] };
   const came = textOf(await readFile(file), contentType);
   if ('faults' in came) return { ...nothing, faults: came.faults };
-  const { entries, faults } = readLogCsv(came.text, { language });
+  const { entries, faults } = readLogCsv(came.text, { language }, (entry) =>
+    isGuided(entry) ? null : stillToCome(entry.servedAt, nowMs),
+  );
   if (faults.length > 0) return { ...nothing, faults };
   const kitchen = new PlainDatabase(database);
   const beside = kitchen.emptyCopy(staging);

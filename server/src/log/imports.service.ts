@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import type { ImportReport, LogImport } from '@hervir/contract';
 import { BadRequestException, ConflictException, Injectable } from '@nestjs/common';
+import { Clock } from '../clock';
 import { PassingFiles } from '../files/passing-files';
 import { DataFolder } from '../database/data-folder';
 import { Writes } from '../database/writes';
@@ -41,6 +42,7 @@ export class LogImports {
     private readonly writes: Writes,
     private readonly folder: DataFolder,
     private readonly passing: PassingFiles,
+    private readonly clock: Clock,
   ) {}
 
   /**
@@ -146,7 +148,7 @@ export class LogImports {
     const { signal } = abort;
     try {
       const { database } = this.folder;
-      const asked = { file, contentType, language, database, staging };
+      const asked = { file, contentType, language, database, staging, nowMs: this.clock.nowMs() };
       const checked = await this.workers.runLong('checkCsv', asked, { signal });
       mine.state = { ...mine.state, ...checked };
       if (checked.faults.length > 0) {

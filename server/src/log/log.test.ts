@@ -338,6 +338,17 @@ describe('the log as a file', () => {
     expect((await list()).total).toBe(before);
   });
 
+  test('a dinner that is still to come is refused by its line, and nothing of its file is kept', async () => {
+    const text = 'date,cut,came out\n2026-11-05,goat neck,fork\n2030-01-06,goat neck,fork\n';
+    const before = (await list()).total;
+    const { status, body } = await kitchen.send('POST', '/api/log/file.csv', { text });
+    expect(status).toBe(400);
+    expect((body as { faults: unknown[] }).faults).toEqual([
+      { path: 'line 3, served at', problem: 'is still to come', allowed: 'today or before' },
+    ]);
+    expect((await list()).total).toBe(before);
+  });
+
   test('is shown before it is kept, and taken back without a trace', async () => {
     const text =
       'date;cut;weight;minutes;came out\n5.11.2026;goat neck;1.600;40;fork\n6.11.2026;goat neck;1.700;45;pulls\n';

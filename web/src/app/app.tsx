@@ -1,6 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
-import { lazy, Suspense, useEffect, useMemo, type ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, type ReactNode } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { queryClient } from '../api/queries';
 import { useMedia } from '../shared/use-media';
@@ -11,7 +11,7 @@ import { NothingHere } from './nothing-here';
 import { PlainToaster } from './plain-toaster';
 import { Shell } from './shell';
 import { themeOf } from './theme';
-import { later } from '../shared/later';
+import { later, soon } from '../shared/later';
 import { speakIn, useWords } from '../language/t';
 import { useUnits } from '../shared/use-units';
 
@@ -29,12 +29,7 @@ const RehearseDoor = later(() => import('../rehearse/rehearse-door').then((modul
 const Log = later(() => import('../log/log').then((module) => module.Log));
 const LogEntryPage = later(() => import('../log/entry-page').then((module) => module.LogEntryPage));
 const FromRecipe = later(() => import('../recipe/from-recipe').then((module) => module.FromRecipe));
-const Toaster = lazy(() =>
-  import('./toaster').then(
-    (module) => ({ default: module.Toaster }),
-    () => ({ default: PlainToaster }),
-  ),
-);
+const Toaster = soon(() => import('./toaster').then((module) => module.Toaster), PlainToaster);
 const Settings = later(() => import('../settings/settings').then((module) => module.Settings));
 
 function useColours(): Colours {

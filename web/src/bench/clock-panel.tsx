@@ -12,11 +12,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useBraises, useRunning } from '../api/queries';
+import { useBraises } from '../api/queries';
 import { AheadList } from '../shared/ahead-list';
 import { DinnerTime } from '../shared/dinner-time';
 import { LinkButton } from '../shared/link-button';
 import { useBusyPots } from '../shared/use-busy-pots';
+import { useOnTheFire } from '../shared/use-on-the-fire';
 import { useNow } from '../shared/use-now';
 import { useReckoned } from '../shared/use-reckoned';
 import { Verdict } from '../shared/verdict';
@@ -189,12 +190,11 @@ function ThisEvening({ id, plan, forecast }: Omit<Props, 'edit'>): ReactNode {
   // What is cooked ahead is at work the evening it is cooked.
   const serveAt = forecast.clock.eatAt;
   const now = useNow();
-  // What is on the fire already is said by its pot, and is not begun again.
-  const cooking = new Set((useRunning().data ?? []).map(({ braiseId }) => braiseId));
+  const onTheFire = useOnTheFire();
   const near = (useBraises().data ?? []).filter(
     (other) =>
       other.id !== id &&
-      !cooking.has(other.id) &&
+      !onTheFire.has(other.id) &&
       other.serveAt !== null &&
       serveAt !== null &&
       Math.abs(Date.parse(other.serveAt) - Date.parse(serveAt)) <= ONE_EVENING,

@@ -14,7 +14,8 @@ import { LearntList } from './calibration-list';
 import { WaterTest } from './water-test';
 import { rich, t, textOf } from '../language/t';
 import { whyOf } from '../language/why-of';
-import { dismissToast, toast, toastTrouble } from '../shared/toast';
+import { toastTrouble } from '../shared/toast';
+import { undoToast } from '../shared/undo-toast';
 
 /** The pots of the kitchen. */
 export function Cookers(): ReactNode {
@@ -46,29 +47,11 @@ export function Cookers(): ReactNode {
   const remove = async ({ id, cooker }: StoredCooker): Promise<void> => {
     await request('DELETE', `/cookers/${id}`);
     await changed();
-    const key = `removed-${id}`;
-    toast({
-      key,
-      stays: 12,
-      content: (
-        <span>
-          {rich('cookers.is-taken-away-plans-keep', {
-            name: cooker.name,
-            button: (words) => (
-              <Button
-                size="small"
-                onClick={() => {
-                  dismissToast(key);
-                  request('POST', '/cookers', cooker).then(changed).catch(sorry);
-                }}
-              >
-                {words}
-              </Button>
-            ),
-          })}
-        </span>
-      ),
-    });
+    undoToast(
+      `removed-${id}`,
+      (button) => rich('cookers.is-taken-away-plans-keep', { name: cooker.name, button }),
+      () => void request('POST', '/cookers', cooker).then(changed).catch(sorry),
+    );
   };
 
   const pots = new Set(cookers.map(({ cooker }) => cooker.name));

@@ -17,6 +17,9 @@ export interface SignalMark {
 
 /** The strip in px. */
 export interface Strip {
+  /** Between these the lines are drawn. */
+  readonly left: number;
+  readonly right: number;
   readonly traces: readonly Trace[];
   readonly cutoutY: number;
   readonly marks: readonly SignalMark[];
@@ -101,6 +104,8 @@ export function strip(
   const step = [5, 10, 15, 30, 60, 120].find((minutes) => span / minutes <= most) ?? 240;
   const first = Math.ceil(from / 60 / step) * step;
   return {
+    left: PADDING.left,
+    right: width - PADDING.right,
     traces: [
       trace('gauge', ({ gaugeKPa }) => p(gaugeKPa)),
       trace('core', ({ coreC }) => (coreC === null ? null : y(coreC))),

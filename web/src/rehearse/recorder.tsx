@@ -3,7 +3,7 @@ import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
-import { strip, wordRows, type SignalMark, type Trace } from './recorder-geometry';
+import { strip, wordRows, type SignalMark, type Strip, type Trace } from './recorder-geometry';
 import { clsx } from 'clsx';
 import styles from './rehearse.module.css';
 import { t, textOf } from '../language/t';
@@ -67,11 +67,11 @@ interface Sign extends SignalMark {
 }
 
 /** The signals of the cooker with their words, none over another. */
-function signsOf(marks: readonly SignalMark[], width: number): Sign[] {
+function signsOf({ marks, right }: Pick<Strip, 'marks' | 'right'>): Sign[] {
   const signs = marks.map(({ x, signal }) => {
     const word = textOf(SIGN[signal] ?? '');
     const long = word.length * LETTER;
-    const before = x + 3 + long > width - 62;
+    const before = x + 3 + long > right;
     const at = before ? x - 4 : x + 3;
     return { x, signal, word, at, anchor: before ? ('end' as const) : ('start' as const), long };
   });
@@ -124,8 +124,8 @@ export function Recorder({
           <svg width={width} height={HEIGHT} role="img" aria-label={words}>
             {g.degrees.map(({ y, celsius }) => (
               <g key={celsius}>
-                <line x1={36} x2={width - 62} y1={y} y2={y} stroke="var(--hair)" />
-                <text x={31} y={y + 4} textAnchor="end">
+                <line x1={g.left} x2={g.right} y1={y} y2={y} stroke="var(--hair)" />
+                <text x={g.left - 5} y={y + 4} textAnchor="end">
                   {print('temperature', celsius).replace(/ .*/, '')}
                 </text>
               </g>
@@ -135,11 +135,11 @@ export function Recorder({
                 {t('rehearse.min-2', { minute })}
               </text>
             ))}
-            <line x1={36} x2={width - 62} y1={g.floor} y2={g.floor} stroke="var(--rim)" />
+            <line x1={g.left} x2={g.right} y1={g.floor} y2={g.floor} stroke="var(--rim)" />
             {lidOnX !== undefined && (
               <line
                 x1={lidOnX}
-                x2={width - 62}
+                x2={g.right}
                 y1={g.cutoutY}
                 y2={g.cutoutY}
                 stroke="var(--ember)"
@@ -147,7 +147,7 @@ export function Recorder({
                 strokeDasharray="3 4"
               />
             )}
-            {signsOf(g.marks, width).map(({ x, signal, word, at, anchor, row }, i) => (
+            {signsOf(g).map(({ x, signal, word, at, anchor, row }, i) => (
               <g key={`${signal}-${i}`}>
                 <line x1={x} x2={x} y1={12} y2={g.floor} stroke="var(--dim)" strokeDasharray="1 4" />
                 {row !== null && (

@@ -17,35 +17,32 @@ function NotFetched(): ReactNode {
 
 const nothing = (): null => null;
 
+/** Fetched when it is first drawn; where that fails, something else stands in its place and the page goes on. */
+function fetched<P>(load: Load<P>, otherwise: ComponentType<P>): LazyExoticComponent<ComponentType<P>> {
+  return lazy(async (): Promise<{ default: ComponentType<P> }> => {
+    try {
+      return { default: await load() };
+    } catch {
+      return { default: otherwise };
+    }
+  });
+}
+
 /**
  * A part of the page that is fetched when it is opened, with the words for it; where that fails, it says so in its place and
  * everything else stands.
  *
  * @param load gives the component
  */
-export function later<P>(load: Load<P>): LazyExoticComponent<ComponentType<P>> {
-  return lazy(async (): Promise<{ default: ComponentType<P> }> => {
-    try {
-      const [component] = await Promise.all([load(), restOfWords()]);
-      return { default: component };
-    } catch {
-      return { default: NotFetched };
-    }
-  });
-}
+export const later = <P,>(load: Load<P>): LazyExoticComponent<ComponentType<P>> =>
+  fetched(async () => (await Promise.all([load(), restOfWords()]))[0], NotFetched);
 
 /**
  * A part of the first room that is fetched a moment after it: its words are among the first. Where that fails, the room stands
  * without it.
  *
  * @param load gives the component
+ * @param otherwise what stands there then; left out, nothing
  */
-export function soon<P>(load: Load<P>): LazyExoticComponent<ComponentType<P>> {
-  return lazy(async (): Promise<{ default: ComponentType<P> }> => {
-    try {
-      return { default: await load() };
-    } catch {
-      return { default: nothing };
-    }
-  });
-}
+export const soon = <P,>(load: Load<P>, otherwise: ComponentType<P> = nothing): LazyExoticComponent<ComponentType<P>> =>
+  fetched(load, otherwise);

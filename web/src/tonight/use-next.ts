@@ -1,9 +1,9 @@
 import type { BraiseSummary } from '@hervir/contract';
 import { afterBusyPot, cookedAt, scheduleTogether, type AfterBusyPot, type BraiseToSchedule } from '@hervir/core';
 import { useMemo } from 'react';
-import { useRunning } from '../api/queries';
 import type { BusyPot } from '../shared/busy-pots';
 import { useBusyPots } from '../shared/use-busy-pots';
+import { useOnTheFire } from '../shared/use-on-the-fire';
 import { useReckoned, type Reckoned } from '../shared/use-reckoned';
 
 /** So many of the plans ahead are looked into for which must be begun first. */
@@ -68,14 +68,15 @@ function besideOneAnother(
 
 /** The plans whose dinner is ahead and that are not on the fire, the next dinner first: as many as are looked into. */
 export function usePlansAhead(plans: readonly BraiseSummary[], now: Date): readonly BraiseSummary[] {
-  const cooks = useRunning().data;
-  return useMemo(() => {
-    const running = new Set((cooks ?? []).map(({ braiseId }) => braiseId));
-    return plans
-      .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !running.has(id))
-      .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
-      .slice(0, LOOKED_INTO);
-  }, [plans, cooks, now]);
+  const onTheFire = useOnTheFire();
+  return useMemo(
+    () =>
+      plans
+        .filter(({ id, serveAt }) => serveAt !== null && Date.parse(serveAt) > now.getTime() && !onTheFire.has(id))
+        .sort((a, b) => Date.parse(a.serveAt ?? '') - Date.parse(b.serveAt ?? ''))
+        .slice(0, LOOKED_INTO),
+    [plans, onTheFire, now],
+  );
 }
 
 /**

@@ -3,37 +3,38 @@ import {
   forecast,
   keptTasks,
   withCalibration,
-  type AdditionalMinutes,
   type AheadTask,
-  type AsCooked,
   type CalibrationRow,
-  type CatchUp,
-  type CookState,
-  type DinnerNow,
   type DinnerOdds,
   type Forecast,
-  type Form,
-  type Grade,
-  type Guide,
   type Kept,
-  type Method,
   type Plan,
   type Rescaled,
-  type SoFar,
   type TimesCell,
-  type TimesFor,
-  type TimeSaver,
 } from '@hervir/core';
 import { answer, type Answer } from './answer';
-import type { Alternatives, forecastMore } from './forecast-more';
+import type { forecastMore } from './forecast-more';
+
+type More = typeof forecastMore;
+/** What is asked of a plan there. */
+type OfAPlan = { [K in keyof More]: More[K] extends (plan: Plan, ...rest: never) => unknown ? K : never }[keyof More];
+type Rest<F> = F extends (plan: Plan, ...rest: infer R) => unknown ? R : never;
 
 /** What the first room never asks is fetched when it is first asked for. */
-const more = async (): Promise<typeof forecastMore> => (await import('./forecast-more')).forecastMore;
+const more = async (): Promise<More> => (await import('./forecast-more')).forecastMore;
 
 let rows: readonly CalibrationRow[] = [];
 
 /** A plan with what the log has taught; one that was begun, or rehearsed, keeps what was known then. */
 const taught = (plan: Plan): Plan => (plan.learnt === undefined ? withCalibration(plan, { rows }) : plan);
+
+/** Asks it there, of the plan with what the log has taught. */
+const ofTaught =
+  <K extends OfAPlan>(job: K) =>
+  async (plan: Plan, ...rest: Rest<More[K]>): Promise<ReturnType<More[K]>> => {
+    const ask = (await more())[job] as (plan: Plan, ...rest: unknown[]) => ReturnType<More[K]>;
+    return ask(taught(plan), ...rest);
+  };
 
 /** What is reckoned beside the page: in a worker in the browser, in place in a test. */
 export const forecastApi = {
@@ -44,11 +45,9 @@ export const forecastApi = {
   dinner: (plan: Plan): Answer<DinnerOdds> => answer(() => dinnerOdds(forecast(taught(plan)))),
   keptTasks: (kept: Kept): Answer<AheadTask[]> => answer(() => keptTasks(kept)),
 
-  alternatives: async (plan: Plan): Promise<Answer<Alternatives>> => (await more()).alternatives(taught(plan)),
-  dinnerNow: async (plan: Plan, guide: Guide, state: CookState, nowMs: number): Promise<Answer<DinnerNow>> =>
-    (await more()).dinnerNow(taught(plan), guide, state, nowMs),
-  minutesLike: async (plan: Plan, method: Method, minutes: number, ovenC: number): Promise<Answer<number>> =>
-    (await more()).minutesLike(taught(plan), method, minutes, ovenC),
+  alternatives: ofTaught('alternatives'),
+  dinnerNow: ofTaught('dinnerNow'),
+  minutesLike: ofTaught('minutesLike'),
   rescale: async (plan: Plan, servings: number): Promise<Answer<Omit<Rescaled, 'forecast'>>> => {
     const rescaled = (await more()).rescale(taught(plan), servings);
     if (!rescaled.ok) return rescaled;
@@ -56,18 +55,13 @@ export const forecastApi = {
     const { plan: next, changes } = rescaled.value;
     return { ok: true, value: { plan: { ...next, learnt: plan.learnt }, changes } };
   },
-  additionalMinutes: async (
-    plan: Plan,
-    done: number | SoFar,
-    found: Grade,
-  ): Promise<Answer<AdditionalMinutes | null>> => (await more()).additionalMinutes(taught(plan), done, found),
-  asCooked: async (plan: Plan, so: SoFar): Promise<Answer<AsCooked>> => (await more()).asCooked(taught(plan), so),
-  catchUp: async (plan: Plan, state: CookState, nowMs: number): Promise<Answer<CatchUp[]>> =>
-    (await more()).catchUp(taught(plan), state, nowMs),
-  timeSavers: async (plan: Plan): Promise<Answer<TimeSaver[]>> => (await more()).timeSavers(taught(plan)),
-  timesRow: async (cut: string, given: TimesFor): Promise<TimesCell[]> => (await more()).timesRow(cut, given),
-  timesOverWeight: async (cut: string, form: Form, given: TimesFor): Promise<TimesCell[]> =>
-    (await more()).timesOverWeight(cut, form, given),
+  additionalMinutes: ofTaught('additionalMinutes'),
+  asCooked: ofTaught('asCooked'),
+  catchUp: ofTaught('catchUp'),
+  timeSavers: ofTaught('timeSavers'),
+  timesRow: async (...given: Parameters<More['timesRow']>): Promise<TimesCell[]> => (await more()).timesRow(...given),
+  timesOverWeight: async (...given: Parameters<More['timesOverWeight']>): Promise<TimesCell[]> =>
+    (await more()).timesOverWeight(...given),
 };
 
 export type ForecastApi = typeof forecastApi;
