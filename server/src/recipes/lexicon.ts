@@ -1,4 +1,5 @@
-import type { Form } from '@hervir/core';
+import { CUTS, type Form } from '@hervir/core';
+import { namesIn } from './names';
 
 /** What a food is taken for: a kind and an id of the catalog, or a word on what it is not. */
 export type Entry =
@@ -15,34 +16,7 @@ export type Entry =
 // prettier-ignore
 export const FOODS: readonly (readonly [Entry, string])[] = [
   // Meat, by its butchers' names.
-  ['meat:beef-chuck', 'chuck|beef chuck|chuck roast|chuck steak|chuck eye|braising steak|braising beef|stewing beef|stewing steak|beef stew meat|stew beef|beef stewing meat|pot roast|feather blade|beef blade|blade steak|beef shoulder|arm roast'],
-  ['meat:beef-short-rib', 'short rib|beef rib|beef short rib|jacob\'s ladder'],
-  ['meat:beef-brisket-flat', 'brisket|beef brisket|brisket flat|flat cut brisket'],
-  ['meat:beef-brisket-point', 'brisket point|point cut brisket|deckle'],
-  ['meat:beef-brisket-cured', 'corned beef|corned brisket|corned beef brisket|salt beef|salted brisket|cured brisket'],
-  ['meat:beef-round', 'silverside|topside|bottom round|top round|beef round|round roast|rump roast|eye of round|beef silverside|beef topside|bottom round roast|top rump'],
-  ['meat:beef-round-cured', 'corned silverside|salted silverside|corned round|salt silverside'],
-  ['meat:beef-sirloin-tip', 'sirloin tip|thick flank|beef knuckle'],
-  ['meat:beef-shin', 'beef shin|shin|shin beef|gravy beef|beef shank|beef shank slice|osso buco beef|beef leg'],
-  ['meat:beef-oxtail', 'oxtail|ox tail|beef tail'],
-  ['meat:beef-cheek', 'beef cheek|ox cheek'],
-  ['meat:pork-shoulder', 'pork shoulder|pork butt|boston butt|picnic shoulder|pork shoulder butt|shoulder pork|hand of pork|pork hand'],
-  ['meat:pork-collar', 'pork collar|pork neck|collar pork|pork scotch fillet'],
-  ['meat:pork-hock', 'ham hock|pork hock|hock|pork knuckle|gammon hock|eisbein'],
-  ['meat:pork-shank', 'pork shank'],
-  ['meat:pork-spare-rib', 'pork rib|spare rib|pork spare rib|baby back rib|back rib'],
-  ['meat:pork-cheek', 'pork cheek|pig cheek|pig\'s cheek'],
-  ['meat:pork-belly', 'pork belly|belly pork|belly slice|pork side'],
-  ['meat:lamb-shoulder', 'lamb shoulder|mutton shoulder|diced lamb shoulder'],
-  ['meat:lamb-neck', 'lamb neck|neck fillet|lamb neck fillet|lamb scrag|scrag end|scrag|mutton neck'],
-  ['meat:lamb-shank', 'lamb shank|mutton shank'],
-  ['meat:lamb-breast', 'lamb breast|lamb flap|lamb rib'],
-  ['meat:lamb-leg', 'lamb leg|mutton leg|gigot'],
-  ['meat:goat-shoulder', 'goat shoulder|kid shoulder'],
-  ['meat:goat-neck', 'goat neck|kid neck'],
-  ['meat:goat-leg', 'goat leg|kid leg'],
-  ['meat:goat-shank', 'goat shank|kid shank'],
-  ['meat:goat-stewing', 'stewing goat|goat stewing meat|goat meat|diced goat|goat piece|curry cut goat|goat curry cut|kid goat|kid goat meat|goat curry meat|mixed goat'],
+  ...CUTS.map(({ id, soldAs }) => [`meat:${id}`, namesIn('en-GB', soldAs)] as const),
   // What is poured.
   ['liquid:stock', 'stock|broth|bouillon|consomme|consommé|bone broth|beef stock|jus'],
   ['addition:bouillon', 'stock cube|bouillon cube|stock powder|bouillon powder|stock pot|bouillon granule|stock granule'],

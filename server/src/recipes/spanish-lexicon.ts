@@ -2,6 +2,9 @@
  * Spanish of Spain and of Mexico, by what it means in the words of the reader's own lexicon. Letters without accents; foods in
  * the singular, their plurals are found too. Common practice; cuts after the butchers' names of both countries, from memory.
  */
+import { CUTS } from '@hervir/core';
+import { namesIn } from './names';
+
 type Rows = readonly (readonly [string, string])[];
 
 /** Numbers in words. "Un" and "una" count before a thing. */
@@ -104,34 +107,8 @@ export const DOING_WORDS: Rows = [
 /** Foods, the names of a row apart by a bar. */
 // prettier-ignore
 export const FOOD_WORDS: Rows = [
-  // Beef, as sold in Spain and in Mexico.
-  ['beef chuck', 'aguja de ternera|aguja de vaca|aguja de res|aguja|espaldilla de ternera|espaldilla de res|espaldilla|diezmillo de res|diezmillo|paleta de res|paleta de ternera|carne de ternera para guisar|carne de res para guisar|carne de vaca para guisar|carne para guisar|carne para estofar|ternera para guisar|ternera para estofar|res para guisar|carne de guiso'],
-  ['short rib', 'costilla de res|costilla de ternera|costilla de vaca|costilla cargada|asado de tira|costilla corta'],
-  ['beef brisket', 'pecho de res|pecho de ternera|pecho de vaca'],
-  ['brisket point', 'punta de pecho'],
-  ['beef round', 'redondo de ternera|tapa de ternera|contra de ternera|cuete de res|cuete|pulpa negra|pulpa blanca|redondo'],
-  ['sirloin tip', 'babilla|pulpa bola|bola de res'],
-  ['beef shin', 'morcillo de ternera|morcillo de vaca|morcillo|jarrete de ternera|jarrete|zancarron|chambarete de res|chambarete|chamorro de res|osobuco|ossobuco|osobuco de ternera'],
-  ['oxtail', 'rabo de toro|rabo de buey|rabo de vaca|rabo de ternera|cola de res|cola de buey|rabo'],
-  ['beef cheek', 'carrillera de ternera|carrillera de buey|carrillera de vaca|carrillada de ternera|carrillera|cachete de res'],
-  // Pork.
-  ['pork shoulder', 'paleta de cerdo|paletilla de cerdo|espaldilla de cerdo|espaldilla de puerco|paleta de puerco|pulpa de cerdo|pulpa de puerco|maciza de cerdo|maciza de puerco|maciza|carne de cerdo para guisar|carne de puerco para guisar'],
-  ['pork collar', 'cabezada de cerdo|cabezada|aguja de cerdo|cabeza de lomo de cerdo|cabeza de lomo'],
-  ['pork hock', 'codillo de cerdo|codillo|chamorro de cerdo|chamorro de puerco|chamorro'],
-  ['pork spare rib', 'costilla de cerdo|costilla de puerco|costillar de cerdo|costillita de cerdo'],
-  ['pork cheek', 'carrillera de cerdo|carrillada de cerdo|carrillera iberica|cachete de cerdo'],
-  ['pork belly', 'panceta de cerdo|panceta fresca|tocino fresco|panza de cerdo'],
-  // Lamb and goat.
-  ['lamb shoulder', 'paletilla de cordero|paleta de cordero|espaldilla de cordero|espaldilla de borrego|paleta de borrego|paletilla de lechal'],
-  ['lamb neck', 'cuello de cordero|pescuezo de cordero|pescuezo de borrego|cuello de borrego'],
-  ['lamb shank', 'jarrete de cordero|chamorro de cordero|chamorro de borrego|codillo de cordero'],
-  ['lamb breast', 'falda de cordero|pecho de cordero|pecho de borrego'],
-  ['lamb leg', 'pierna de cordero|pierna de borrego|pata de cordero'],
-  ['goat shoulder', 'paletilla de cabrito|paletilla de cabra|espaldilla de chivo|paleta de chivo|paleta de cabrito'],
-  ['goat neck', 'cuello de cabra|pescuezo de chivo|pescuezo de cabrito'],
-  ['goat leg', 'pierna de cabrito|pierna de chivo|pierna de cabra'],
-  ['goat shank', 'jarrete de cabra|chamorro de chivo'],
-  ['goat meat', 'carne de chivo|carne de cabra|carne de cabrito|chivo en trozo|cabrito'],
+  // The first of a cut's English names is none of another's.
+  ...CUTS.map(({ soldAs }) => [namesIn('en-GB', soldAs).split('|')[0] ?? '', namesIn('es-ES', soldAs)] as const),
   // Cuts that are not for braising, and what is minced.
   ['beef fillet', 'solomillo de ternera|solomillo de buey|filete de res|filete de ternera'],
   ['beef rib eye', 'entrecot|lomo alto|rib eye'],

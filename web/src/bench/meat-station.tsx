@@ -7,10 +7,12 @@ import { Choice, Field } from '../shared/field';
 import { NumberInput } from '../shared/number-input';
 import { QuantityInput } from '../shared/quantity-input';
 import { SURE, sureWords } from '../shared/sure-words';
-import { cutOptions, FORM_NAMES } from '../shared/words';
+import { cutOptions } from '../shared/cut-options';
+import { FORM_NAMES } from '../shared/words';
 import { changing, type StationProps } from './station';
 import { t, textOf } from '../language/t';
 import { say } from '@hervir/language';
+import { BY_NAME } from '../shared/by-name';
 
 const SALT_WORDS = {
   ahead: say('bench.salted-ahead'),
@@ -48,7 +50,7 @@ function WhichMeat({ plan, forecast, edit, faultAt }: StationProps): ReactNode {
           <Select
             id={id}
             value={meat.cut}
-            showSearch={{ optionFilterProp: 'label' }}
+            showSearch={BY_NAME}
             options={cutOptions()}
             onChange={(next) => {
               const { forms, boneShare } = cutById(next);

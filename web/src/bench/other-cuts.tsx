@@ -17,11 +17,13 @@ import { ItemRows } from '../shared/item-rows';
 import { QuantityInput } from '../shared/quantity-input';
 import { useUnits } from '../shared/use-units';
 import { Verdict } from '../shared/verdict';
-import { cutOptions, FORM_NAMES, GRADE_WORDS } from '../shared/words';
+import { cutOptions } from '../shared/cut-options';
+import { FORM_NAMES, GRADE_WORDS } from '../shared/words';
 import { OwnName } from './own-name';
 import { placesOf } from './places';
 import type { StationProps } from './station';
 import { t, textOf } from '../language/t';
+import { BY_NAME } from '../shared/by-name';
 
 /** A second cut of the same animal in the usual form, as heavy as a second cut is. */
 function another({ meat }: Plan): OtherMeat {
@@ -93,7 +95,7 @@ export function OtherCuts({ plan, forecast, edit }: StationProps): ReactNode {
             <Select
               aria-label={t('bench.other-cut', { i: i + 1 })}
               value={item.cut}
-              showSearch={{ optionFilterProp: 'label' }}
+              showSearch={BY_NAME}
               options={cutOptions()}
               popupMatchSelectWidth={240}
               onChange={(next) => {

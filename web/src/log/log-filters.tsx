@@ -1,13 +1,14 @@
 import { LOG_SORTS, RESULTS, type LogQuery, type Result } from '@hervir/contract';
-import { CUTS, SPECIES, type Species } from '@hervir/core';
+import { SPECIES, type Species } from '@hervir/core';
 import { Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { useCookers } from '../api/queries';
 import styles from './log.module.css';
-import { cutName, RESULT_WORDS } from './words';
+import { ANIMALS, cutList } from '../shared/cut-options';
+import { RESULT_WORDS } from './words';
 import { rich, t, textOf } from '../language/t';
-import { ANIMALS } from '../shared/words';
 import { type Message, say } from '@hervir/language';
+import { BY_NAME } from '../shared/by-name';
 
 const SORT_WORDS: Readonly<Record<(typeof LOG_SORTS)[number], Message>> = {
   newest: say('log.newest-first'),
@@ -37,11 +38,11 @@ export function LogFilters({ sought, change }: Props): ReactNode {
       />
       <Select
         allowClear
-        showSearch={{ optionFilterProp: 'label' }}
+        showSearch={BY_NAME}
         placeholder={t('log.any-cut')}
         aria-label={t('log.cut')}
         value={sought.cut ?? null}
-        options={CUTS.map(({ id }) => ({ value: id, label: cutName(id) }))}
+        options={cutList()}
         onChange={(cut: string | null) => change({ cut: cut ?? undefined })}
       />
       <Select

@@ -1,6 +1,5 @@
 import type { LogItem } from '@hervir/contract';
 import {
-  CUTS,
   cutById,
   DEFAULT_KITCHEN,
   GRADES,
@@ -20,13 +19,14 @@ import { Field } from '../shared/field';
 import { QuantityInput } from '../shared/quantity-input';
 import { FORM_PHRASES, GRADE_WORDS, WANTED_WORDS, wallClockOn } from '../shared/words';
 import { DayField } from './day-field';
-import { cutName } from './words';
+import { cutList } from '../shared/cut-options';
 import { clsx } from 'clsx';
 import styles from './log.module.css';
 import { useFocusBack } from '../shared/use-focus-back';
 import { t, textOf } from '../language/t';
 import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
+import { BY_NAME } from '../shared/by-name';
 
 /** A cook from before, by its few figures that matter. */
 export function PastCookForm({ close }: { readonly close: () => void }): ReactNode {
@@ -73,9 +73,9 @@ export function PastCookForm({ close }: { readonly close: () => void }): ReactNo
           {(at) => (
             <Select
               id={at}
-              showSearch={{ optionFilterProp: 'label' }}
+              showSearch={BY_NAME}
               value={cut}
-              options={CUTS.map((one) => ({ value: one.id, label: cutName(one.id) }))}
+              options={cutList()}
               onChange={(next) => {
                 setCut(next);
                 const { forms } = cutById(next);

@@ -7,6 +7,7 @@ import { QuantityInput } from '../shared/quantity-input';
 import styles from './from-recipe.module.css';
 import { choices, valueOf, WHEN_WORDS } from './line-choices';
 import { t, textOf } from '../language/t';
+import { BY_NAME } from '../shared/by-name';
 
 /** Whether a line is to be looked at: not understood, or with an amount that nobody said. */
 const isUnsure = ({ as, guess, when }: RecipeLine): boolean =>
@@ -104,7 +105,7 @@ function LineRow({ i, line, said, onCorrect, onWeigh, onWhen }: RowProps): React
       <td>
         <Select
           aria-label={t('recipe.taken-for-2', { text })}
-          showSearch={{ optionFilterProp: 'label' }}
+          showSearch={BY_NAME}
           value={valueOf(as)}
           options={choices().map(({ label, options }) => ({ label, options: [...options] }))}
           onChange={(value) => onCorrect(i, value)}

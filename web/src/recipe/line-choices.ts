@@ -1,7 +1,8 @@
 import { type Message, say, upperFirst } from '@hervir/language';
 import type { RecipeLine, RecipeWhen } from '@hervir/contract';
-import { AROMATICS, CUTS, cutById, cutTitle, GRAINS, LIQUIDS, THICKENER_KINDS, VEGETABLES } from '@hervir/core';
+import { AROMATICS, cutById, GRAINS, LIQUIDS, THICKENER_KINDS, VEGETABLES } from '@hervir/core';
 import { t, textOf } from '../language/t';
+import { cutList } from '../shared/cut-options';
 
 export type As = RecipeLine['as'];
 
@@ -12,7 +13,7 @@ export const choices = (): readonly {
 }[] => [
   {
     label: t('recipe.meat'),
-    options: CUTS.map((cut) => ({ value: `meat:${cut.id}`, label: upperFirst(textOf(cutTitle(cut))) })),
+    options: cutList().map((cut) => ({ ...cut, value: `meat:${cut.value}`, label: upperFirst(cut.label) })),
   },
   {
     label: t('recipe.poured-in'),

@@ -1,19 +1,7 @@
-import {
-  CUTS,
-  cutTitle,
-  type Form,
-  type Grade,
-  offsetMinutes,
-  shiftIso,
-  SPECIES,
-  type Species,
-  type Target,
-  TENDER_CUTS,
-  type WarmWay,
-} from '@hervir/core';
+import { type Form, type Grade, offsetMinutes, shiftIso, type Target, type WarmWay } from '@hervir/core';
 import dayjs from 'dayjs';
 import { language, t, textOf } from '../language/t';
-import { type DayStyle, lowerFirst, type Message, printClock, printDay, say } from '@hervir/language';
+import { type DayStyle, type Message, printClock, printDay, say } from '@hervir/language';
 
 /** How a form is said in a sentence: "1.6 kg of goat neck, in slices". */
 export const FORM_PHRASES: Readonly<Record<Form, Message>> = {
@@ -70,43 +58,6 @@ export const WARM_WORDS: Readonly<Record<WarmWay, Message>> = {
   oven: say('shared.covered-in-the-oven'),
   pressure: say('shared.under-pressure'),
 };
-
-export const ANIMALS: Readonly<Record<Species, Message>> = {
-  beef: say('shared.beef'),
-  pork: say('shared.pork'),
-  lamb: say('shared.lamb'),
-  goat: say('shared.goat'),
-};
-
-interface CutOption {
-  readonly label: string;
-  readonly title: string;
-  readonly options: { value: string; label: string; also: string; disabled: boolean }[];
-}
-
-/** The cuts by animal, for a list with headings; what is tender is found too, and answered. */
-export const cutOptions = (): CutOption[] => [
-  ...SPECIES.map((species) => ({
-    label: textOf(ANIMALS[species]),
-    title: textOf(ANIMALS[species]),
-    options: CUTS.filter((cut) => cut.species === species).map((cut) => ({
-      value: cut.id,
-      label: textOf(cutTitle(cut)),
-      also: cut.words.join(', '),
-      disabled: false,
-    })),
-  })),
-  {
-    label: t('shared.tender-little-to-melt-they'),
-    title: t('shared.not-for-braising'),
-    options: TENDER_CUTS.map(({ species, name, words, instead }) => ({
-      value: `tender:${species}:${words[0] ?? ''}`,
-      label: t('shared.tender-cut', { species: say(`species.${species}`), name: lowerFirst(textOf(name)), instead }),
-      also: words.join(', '),
-      disabled: true,
-    })),
-  },
-];
 
 const SMALL = [
   say('shared.no'),

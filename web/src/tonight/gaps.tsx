@@ -4,10 +4,12 @@ import { Select } from 'antd';
 import type { ReactNode } from 'react';
 import { QuantityInput } from '../shared/quantity-input';
 import { TimeInput } from '../shared/time-input';
-import { cutOptions, dayOptions, FORM_PHRASES, inSentence } from '../shared/words';
+import { cutOptions } from '../shared/cut-options';
+import { dayOptions, FORM_PHRASES, inSentence } from '../shared/words';
 import type { Asked } from './sentence';
 import styles from './tonight.module.css';
 import { rich, t, textOf } from '../language/t';
+import { BY_NAME } from '../shared/by-name';
 
 interface Props {
   readonly asked: Asked;
@@ -19,12 +21,6 @@ interface Props {
   readonly onGramsFault: (fault: string | null) => void;
   readonly onTimeFault: (fault: string | null) => void;
 }
-
-/** Letters found in the name of a cut, or in what else it is called. */
-const findsCut = (typed: string, option: object | undefined): boolean => {
-  const { label = '', also = '' } = (option ?? {}) as { readonly label?: string; readonly also?: string };
-  return `${label} ${also}`.toLowerCase().includes(typed.toLowerCase());
-};
 
 /** A place in the sentence that is filled in. */
 const gap = (field: ReactNode): ReactNode => <span className={styles['gap']}>{field}</span>;
@@ -50,7 +46,7 @@ export function Gaps({ asked, now, cookers, cooker, change, onGramsFault, onTime
           <Select
             aria-label={t('tonight.which-cut')}
             value={asked.cut}
-            showSearch={{ filterOption: findsCut }}
+            showSearch={BY_NAME}
             popupMatchSelectWidth={240}
             options={cutOptions()}
             onChange={(id) => {

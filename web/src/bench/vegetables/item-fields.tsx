@@ -19,6 +19,7 @@ import { placesOf } from '../places';
 import { t, textOf } from '../../language/t';
 import { lowerFirst, say } from '@hervir/language';
 import { labelled } from '../../language/labelled';
+import { BY_NAME } from '../../shared/by-name';
 
 const VEGETABLE_OPTIONS = VEGETABLES.map(({ id, name }) => ({ value: id, label: name }));
 const GRAIN_OPTIONS = GRAINS.map(({ id, name }) => ({ value: id, label: name }));
@@ -86,7 +87,7 @@ export function VegetableFields({ plan, number, item, lane, change }: Props<Plan
         aria-label={t('bench.vegetable-2', { number })}
         value={item.vegetable}
         options={labelled(VEGETABLE_OPTIONS)}
-        showSearch={{ optionFilterProp: 'label' }}
+        showSearch={BY_NAME}
         popupMatchSelectWidth={220}
         onChange={(vegetable) => change({ vegetable, sizeCm: undefined })}
       />
