@@ -260,6 +260,22 @@ describe('a frozen start', () => {
     expect(Math.abs(crossed / (piece.body.heatK() - start) - 1)).toBeLessThan(5e-3);
   });
 
+  test('in steps as long as are stable it is what it is second by second, and nothing in it swings', () => {
+    const [long, fine] = [frozen(), frozen()];
+    let before = long.body.field(new Float64Array(long.body.nodeCount));
+    for (let minute = 0; minute < 60; minute += 1) {
+      long.body.advance(60, 100, 100);
+      for (let second = 0; second < 60; second += 1) fine.body.advance(1, 100, 100);
+      // The first minute into boiling water is the worst of it: a kelvin of the hundred that melting takes.
+      expect(Math.abs(long.body.heatK() - fine.body.heatK())).toBeLessThan(1.3);
+      expect(Math.abs(long.body.coreC() - fine.body.coreC())).toBeLessThan(0.4);
+      const now = long.body.field(new Float64Array(long.body.nodeCount));
+      // Heat only goes in: no part of it is ever colder than it was.
+      expect(Math.min(...now.map((celsius, i) => celsius - (before[i] as number)))).toBeGreaterThan(-1e-9);
+      before = now;
+    }
+  });
+
   test('hands over to the modes with its heat, its temperatures and its cook value', () => {
     const piece = frozen();
     let before = { heat: 0, cooked: 0, core: 0 };

@@ -52,7 +52,11 @@ export class ThawingBrick implements HeatBody {
   private readonly conductivity: Float64Array;
   private readonly gain: Float64Array;
   private readonly spacing: readonly [number, number, number];
-  private readonly innerStep: number;
+  /** The longest step that is stable with ice below its melting anywhere, and without, s. */
+  private readonly stableFrozen: number;
+  private readonly stableMelting: number;
+  /** Of the cells as they were last read. */
+  private anyFrozen = true;
   /** The next cell outwards in each direction; -1 where the face is. */
   private readonly outward: readonly Int32Array[];
   /** What a kelvin of surroundings brings through thawed faces, K/s of the body's heat. */
@@ -93,12 +97,15 @@ export class ThawingBrick implements HeatBody {
       0,
     );
     this.outward = neighbours(cells);
-    const fastest = Math.max(
-      medium.diffusivity,
-      (medium.diffusivity * medium.frozenConductivity) / (medium.conductivity * medium.frozenCapacity),
-    );
     const inverse = this.spacing.reduce((sum, dx) => sum + 1 / (dx * dx), 0);
-    this.innerStep = SAFETY / (2 * fastest * inverse);
+    const { conductivity, frozenConductivity, frozenCapacity, diffusivity } = medium;
+    const stable = (fastest: number): number => SAFETY / (2 * fastest * inverse);
+    this.stableFrozen = stable(
+      Math.max(diffusivity, (diffusivity * frozenConductivity) / (conductivity * frozenCapacity)),
+    );
+    // What melts takes up so much that it is never the fastest; what has thawed beside it conducts by the mean of both.
+    const beside = (2 * frozenConductivity) / (conductivity + frozenConductivity);
+    this.stableMelting = Math.max(this.stableFrozen, stable(diffusivity * Math.max(1, beside)));
   }
 
   get nodeCount(): number {
@@ -121,6 +128,7 @@ export class ThawingBrick implements HeatBody {
     const range = meltsToC - meltsFromC;
     const melting = latentK + range * frozenCapacity;
     const frozenBelow = meltsToC - melting;
+    this.anyFrozen = false;
     for (let i = 0; i < this.heat.length; i += 1) {
       const heat = this.heat[i] as number;
       if (heat >= meltsToC) {
@@ -133,6 +141,7 @@ export class ThawingBrick implements HeatBody {
       } else {
         this.temperature[i] = meltsFromC - (frozenBelow - heat) / frozenCapacity;
         this.conductivity[i] = frozenConductivity;
+        this.anyFrozen = true;
       }
     }
   }
@@ -170,13 +179,12 @@ export class ThawingBrick implements HeatBody {
     return out;
   }
 
-  /** Heat into each cell for a second, K/s of its own heat; the sum over the faces comes back as the body's mean. */
+  /** Heat into each cell as it was last read for a second, K/s of its own heat; the sum over the faces comes back as the body's mean. */
   private fluxes(surroundingsC: number): number {
     const { surface, conductivity, diffusivity } = this.medium;
     const capacity = conductivity / diffusivity;
     const { temperature, gain } = this;
     const k = this.conductivity;
-    this.readCells();
     gain.fill(0);
     let through = 0;
     for (let axis = 0; axis < 3; axis += 1) {
@@ -201,21 +209,26 @@ export class ThawingBrick implements HeatBody {
   }
 
   surfaceRate(surroundingsC: number): number {
+    this.readCells();
     return this.fluxes(surroundingsC);
   }
 
   meanResponse(seconds: number, surroundingsC: number): { steady: number; perRamp: number } {
+    this.readCells();
     return { steady: this.fluxes(surroundingsC) * seconds, perRamp: (this.perKelvin * seconds * seconds) / 2 };
   }
 
   advance(seconds: number, fromC: number, toC: number): void {
-    const steps = Math.max(1, Math.ceil(seconds / this.innerStep));
-    const step = seconds / steps;
-    for (let i = 0; i < steps; i += 1) {
-      this.fluxes(fromC + ((toC - fromC) * (i + 0.5)) / steps);
-      for (let cell = 0; cell < this.heat.length; cell += 1) {
-        this.heat[cell] = (this.heat[cell] as number) + (this.gain[cell] as number) * step;
+    const { heat, gain } = this;
+    for (let done = 0; seconds - done > 1e-9;) {
+      this.readCells();
+      const left = seconds - done;
+      const step = left / Math.ceil(left / (this.anyFrozen ? this.stableFrozen : this.stableMelting));
+      this.fluxes(fromC + ((toC - fromC) * (done + step / 2)) / seconds);
+      for (let cell = 0; cell < heat.length; cell += 1) {
+        heat[cell] = (heat[cell] as number) + (gain[cell] as number) * step;
       }
+      done += step;
     }
   }
 
