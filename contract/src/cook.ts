@@ -12,7 +12,7 @@ import {
   type Plan,
 } from '@hervir/core';
 import { z } from 'zod';
-import { allowedWords, type Fault, faultsOf, type Read } from './fault';
+import { allowedWords, type Fault, faultsOf, type Read, readBy } from './fault';
 import { quantity, text, wallClock } from './plan';
 
 /** An event with its place in the server's own order, by which a stream resumes. */
@@ -131,6 +131,16 @@ export const startCookSchema = z.strictObject({
   startedEventId: id,
 });
 export type StartCook = z.output<typeof startCookSchema>;
+
+/** Thrown away is the cook in which no more has happened than its page has shown. */
+const throwAwaySchema = z.object({ events: z.coerce.number().int().min(1).max(100_000).default(1) });
+
+/**
+ * Reads how much of a cook was known to who throws it away: its events, the start among them; left out, the start alone.
+ *
+ * @example readThrowAway({ events: '3' }).ok // true
+ */
+export const readThrowAway = (input: unknown): Read<{ readonly events: number }> => readBy(throwAwaySchema, input);
 
 /**
  * Reads a batch of events.

@@ -207,6 +207,23 @@ describe('at the pot', () => {
     await cook.leaves();
   });
 
+  test('a cook that is not to be is thrown away, and is on no page any more', async () => {
+    const cook = await Person.at(kitchen.browser, kitchen.server.address);
+    await begins(cook, 'Goat neck with quince', '2027-01-17');
+    await thumb(cook);
+    const phone = await Person.at(kitchen.browser, kitchen.server.address, { width: 390, height: 844 });
+    await phone.goes(new URL(cook.page.url()).pathname);
+    await phone.finds('region', 'Now');
+    await cook.presses('button', 'Not cooking after all');
+    await cook.reads('1 thing was told; it goes with it. The plan stays.');
+    await cook.presses('button', 'Throw it away');
+    await cook.reads('Thrown away; the plan is still there.');
+    await phone.reads('This cook is not here');
+    expect(await kitchen.asks('GET', '/cooks/running')).toEqual([]);
+    await cook.leaves();
+    await phone.leaves();
+  });
+
   test('a plan over the fill line is not begun before the warning has been read', async () => {
     const cook = await Person.at(kitchen.browser, kitchen.server.address);
     await cook.goes('/');

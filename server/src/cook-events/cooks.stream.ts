@@ -42,6 +42,8 @@ export class CooksStream implements OnModuleDestroy {
   readonly events = new Subject<CookMessages['event']>();
   /** Everything has been put in place anew: a backup, or the demo. What is kept in memory of a kitchen is stale. */
   readonly replaced = new Subject<void>();
+  /** Cooks that were thrown away, by their ids. */
+  readonly gone = new Subject<string>();
   /** The last event there is. */
   private newest = 0;
   private readonly closed = new Subject<void>();
@@ -63,6 +65,12 @@ export class CooksStream implements OnModuleDestroy {
       this.messages.next(message('event', { cook, event }, event.seq));
       this.events.next({ cook, event });
     }
+  }
+
+  /** A cook was thrown away: what goes along with it has nothing to follow any more. */
+  discarded(cook: string): void {
+    this.gone.next(cook);
+    this.changed(cook);
   }
 
   /** A cook was begun or finished. */

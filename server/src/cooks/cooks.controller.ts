@@ -1,7 +1,19 @@
 import { spelled } from '../language/speech';
-import { readEvents, readStartCook, type CookRecord, type EventsAnswer } from '@hervir/contract';
-import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { readEvents, readStartCook, readThrowAway, type CookRecord, type EventsAnswer } from '@hervir/contract';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Headers,
+  HttpCode,
+  Param,
+  Post,
+  Query,
+  Sse,
+  type MessageEvent,
+} from '@nestjs/common';
+import { ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Observable } from 'rxjs';
 import { orBadRequest } from '../security/faults';
 import { Workers } from '../workers/workers';
@@ -54,8 +66,9 @@ export class CooksController {
   }
 
   @Delete(':id')
-  @ApiOperation({ summary: 'Throw away a cook in which nothing has happened yet' })
-  discard(@Param('id') id: string): Promise<CookRecord> {
-    return this.cooks.discard(id);
+  @ApiOperation({ summary: 'Throw away a cook that is not to be, while no more has happened in it than was known' })
+  @ApiQuery({ name: 'events', required: false, description: 'Events known, the start among them; left out, 1' })
+  discard(@Param('id') id: string, @Query() query: Record<string, string>): Promise<CookRecord> {
+    return this.cooks.discard(id, orBadRequest(readThrowAway(query)).events);
   }
 }

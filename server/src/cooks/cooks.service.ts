@@ -217,19 +217,25 @@ export class CooksService {
     braise.updatedAt = this.clock.now();
   }
 
-  /** Throws a cook away that was begun by mistake: only one in which nothing has happened yet. */
-  async discard(id: string): Promise<CookRecord> {
+  /**
+   * Throws a cook away that is not to be: begun by mistake, or given up. One that was served stays.
+   *
+   * @param known how many of its events who throws it away has seen
+   * @throws ConflictException where more has happened meanwhile, or it is over
+   */
+  async discard(id: string, known: number): Promise<CookRecord> {
     const gone = await this.writes.run(async (em) => {
       const cook = await em.findOne(CookEntity, { id });
       if (!cook) throw notFound('cook', id);
       const there = record(cook, await eventsOf(em, [id]));
       // Decided where it is done: something may have happened since the page was drawn.
-      if (there.events.some(({ kind }) => kind !== 'started')) throw conflict(there.events.length, there);
+      const { status } = cookState(cook.guide, there.events, this.clock.nowMs());
+      if (there.events.length > known || status !== 'cooking') throw conflict(there.events.length, there);
       await em.nativeDelete(CookEventEntity, { cookId: id });
       await em.nativeDelete(CookEntity, { id });
       return there;
     });
-    this.stream.changed(id);
+    this.stream.discarded(id);
     return gone;
   }
 

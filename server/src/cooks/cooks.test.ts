@@ -242,13 +242,26 @@ describe('a cook on the server', () => {
     expect((await tell(randomUUID(), event('note', { text: 'lost' }))).status).toBe(404);
   });
 
-  test('begun by mistake is thrown away; once something has happened it is not', async () => {
+  test('that is not to be is thrown away; not where more has happened than who does it has seen', async () => {
+    const throwAway = async (id: string, query = ''): Promise<number> =>
+      (await kitchen.send('DELETE', `/api/cooks/${id}${query}`)).status;
     const { id } = await begin();
-    expect((await kitchen.send('DELETE', `/api/cooks/${id}`)).status).toBe(200);
+    expect(await throwAway(id)).toBe(200);
     expect((await kitchen.send('GET', `/api/cooks/${id}`)).status).toBe(404);
-    const kept = await begin();
-    await tell(kept.id, event('stepDone', { step: 'board-meat' }));
-    expect((await kitchen.send('DELETE', `/api/cooks/${kept.id}`)).status).toBe(409);
+    const begun = await begin();
+    await tell(begun.id, event('stepDone', { step: 'board-meat' }));
+    // Its page has seen the start alone.
+    expect(await throwAway(begun.id)).toBe(409);
+    expect(await throwAway(begun.id, '?events=0')).toBe(400);
+    expect((await opened(begun.id)).events).toHaveLength(2);
+    expect(await throwAway(begun.id, '?events=2')).toBe(200);
+    expect((await kitchen.send('GET', `/api/cooks/${begun.id}`)).status).toBe(404);
+  });
+
+  test('that was served is not thrown away: it is there to be closed', async () => {
+    const cook = await begin();
+    await tell(cook.id, ...pressedThrough(cook));
+    expect((await kitchen.send('DELETE', `/api/cooks/${cook.id}?events=1000`)).status).toBe(409);
   });
 
   test('markup in a note stays text', async () => {

@@ -50,6 +50,7 @@ export class LinkedCooks implements OnModuleInit, OnModuleDestroy {
 
   onModuleInit(): void {
     this.heard.add(this.stream.events.subscribe(({ cook, event }) => this.take(cook, event)));
+    this.heard.add(this.stream.gone.subscribe((id) => this.letGo(id)));
     this.heard.add(this.stream.replaced.subscribe(() => this.begin()));
     this.begin();
   }

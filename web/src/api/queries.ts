@@ -41,6 +41,7 @@ export const keys = {
   cookers: ['cookers'] as const,
   settings: ['settings'] as const,
   health: ['health'] as const,
+  cook: (id: string) => ['cook', id] as const,
   running: ['cooks', 'running'] as const,
   rehearsals: ['rehearsals'] as const,
   learnt: ['learnt'] as const,

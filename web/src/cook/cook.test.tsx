@@ -177,6 +177,31 @@ describe('at the pot', () => {
     expect(Object.keys(localStorage).filter((key) => key.startsWith('hervir.press.'))).toHaveLength(0);
   });
 
+  test('a cook that is not to be is thrown away, asked once more; where more has happened meanwhile it stays and says so', async () => {
+    const kitchen = aKitchen({ running: [aCook()] });
+    const address = `DELETE /api/cooks/${kitchen.running[0]?.id ?? ''}?events=1`;
+    const fault = { path: 'revision', problem: 'was saved elsewhere in between', allowed: '3' };
+    let there = true;
+    kitchen.answers[address] = () => {
+      if (there) return answer({ faults: [fault] }, 409);
+      kitchen.running = [];
+      return answer({});
+    };
+    const { user } = await pot(kitchen);
+    const throwAway = async (): Promise<void> => {
+      await user.click(screen.getByRole('button', { name: 'Not cooking after all' }));
+      expect(await screen.findByText(/Nothing has been told yet\. The plan stays\./)).toBeTruthy();
+      await user.click(await screen.findByRole('button', { name: 'Throw it away' }));
+    };
+    await throwAway();
+    expect(await screen.findByText(/saved elsewhere/, { selector: '[role="alert"]' })).toBeTruthy();
+    there = false;
+    await throwAway();
+    await waitFor(() => expect(window.location.pathname).toBe('/'));
+    expect(await screen.findByText(/Thrown away; the plan is still there/)).toBeTruthy();
+    expect(sent(kitchen, 'DELETE', '/api/cooks/').length).toBe(2);
+  });
+
   test('something’s wrong leads to Rescue, which knows this cook', async () => {
     const { user } = await pot();
     await user.click(screen.getByRole('button', { name: /wrong/ }));

@@ -5,7 +5,7 @@ import { useEffect, type ReactNode } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import type { CookRecord } from '@hervir/contract';
 import { Refused, request } from '../api/client';
-import { useRunning, useSettings } from '../api/queries';
+import { keys, useRunning, useSettings } from '../api/queries';
 import { isPressing, isTyping, useKeys } from '../app/shortcuts';
 import { Nothing } from '../shared/nothing';
 import { Trouble } from '../shared/trouble';
@@ -25,6 +25,7 @@ import { LinkedCooker } from './linked-cooker';
 import { MeanwhileCard } from './meanwhile-card';
 import { NextCard } from './next-card';
 import { NowCard } from './now-card';
+import { ThrowAway } from './throw-away';
 import { useCook, type LiveCook } from './use-cook';
 import { useMeat } from './use-meat';
 import { useWakeLock } from './use-wake-lock';
@@ -65,7 +66,7 @@ export function Cook(): ReactNode {
   const cook = useCook(id);
   const clockKnown = useClockKnown((clock) => clock.known);
   const opened = useQuery({
-    queryKey: ['cook', id],
+    queryKey: keys.cook(id),
     queryFn: async () => {
       const record = await request<CookRecord>('GET', `/cooks/${id}`);
       receiveCooks([record]);
@@ -218,6 +219,7 @@ function AtThePot({ cook }: { readonly cook: LiveCook }): ReactNode {
       {forecast && <CookLine cook={cook} forecast={forecast} meat={meat} so={so} />}
       <BellBar awake={awake} />
       {!over && !day && <LinkedCooker cook={cook} />}
+      {!over && <ThrowAway id={record.id} />}
     </div>
   );
 }

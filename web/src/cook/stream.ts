@@ -1,7 +1,7 @@
 import type { CookMessages, CookMessageType, CookRecord } from '@hervir/contract';
-import { request, streamOf } from '../api/client';
+import { Refused, request, streamOf } from '../api/client';
 import { keys, queryClient } from '../api/queries';
-import { receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
+import { forgetCook, receiveCooks, receiveEvent, receiveRunning, sendAll, useCooks } from '../state/cooks-store';
 import { serverAnswered, receiveTrouble, serverSilent, useServer } from '../api/server-store';
 import { keepClock, setClock } from './kitchen-clock';
 
@@ -20,12 +20,32 @@ function silent(): void {
 const TYPES: readonly CookMessageType[] = ['hello', 'clock', 'event', 'cooks', 'trouble'];
 const NAME = 'hervir.cooks';
 
+/** A cook of this device that is not under way any more: it has ended, or was thrown away. Which, the server says. */
+async function lookAgain(id: string): Promise<void> {
+  try {
+    receiveCooks([await request<CookRecord>('GET', `/cooks/${id}`)]);
+  } catch (error) {
+    if (!(error instanceof Refused && error.status === 404)) return;
+    forgetCook(id);
+    // Its own page asks again, and says that it is not here.
+    await queryClient.resetQueries({ queryKey: keys.cook(id) });
+  }
+}
+
 async function loadRunning(): Promise<void> {
   try {
     const running = await request<CookRecord[]>('GET', '/cooks/running');
     // A kept answer is no newer than what this device kept itself.
     if (useServer.getState().away) receiveCooks(running);
-    else receiveRunning(running);
+    else {
+      receiveRunning(running);
+      const there = new Set(running.map(({ id }) => id));
+      await Promise.all(
+        Object.keys(useCooks.getState().cooks)
+          .filter((id) => !there.has(id))
+          .map(lookAgain),
+      );
+    }
   } catch {
     // Away: the stream comes back by itself, and asks again.
   }

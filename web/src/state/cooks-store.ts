@@ -71,6 +71,14 @@ export function receiveRunning(records: readonly CookRecord[]): void {
   unconfirmed.clear();
 }
 
+/** Forgets a cook that was thrown away, and what was pressed in it. */
+export function forgetCook(id: string): void {
+  forgetPresses((useCooks.getState().outbox[id] ?? []).map((event) => event.id));
+  const without = <T>(of: Readonly<Record<string, T>>): Record<string, T> =>
+    Object.fromEntries(Object.entries(of).filter(([cook]) => cook !== id));
+  useCooks.setState(({ cooks, outbox }) => ({ cooks: without(cooks), outbox: without(outbox) }));
+}
+
 /** Takes an event that came over the stream. */
 export function receiveEvent({ cook, event }: CookMessages['event']): void {
   useCooks.setState(({ cooks }) => {
