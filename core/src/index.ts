@@ -35,7 +35,7 @@ export * from './clock/cook-events';
 export * from './clock/guide-step';
 export { guideFromV1, SECTIONS_V1, type GuideV1 } from './clock/guide-from-v1';
 export * from './clock/cook-state';
-export { meatsOf } from './plan/meats';
+export { isSlicedToServe, meatsOf } from './plan/meats';
 export { soFar, underPressure, type SoFar } from './clock/so-far';
 export { delaysOf, driftCauses, runTimesOf, type Delay, type DelayCause, type RunTimes } from './clock/delays';
 export { asCooked, type AsCooked } from './braise/forecast/as-cooked';

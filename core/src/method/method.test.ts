@@ -322,3 +322,12 @@ test.each([
   const kinds = inOrder(method).flatMap(({ moves }) => moves.map(({ kind }) => kind));
   expect(kinds.includes('slice')).toBe(sliced);
 });
+
+test('of two cuts only the frozen one is warned of at the pan', () => {
+  const frozen = planFor('lamb-shank', 'whole', 1600, {}, { startsFrom: 'frozen' });
+  const fresh = planFor('lamb-shoulder', 'chunks', 700).meat;
+  const f = forecast({ ...frozen, otherMeats: [{ ...fresh, goesIn: 'start', comesOut: 'end' }] });
+  const spits = f.cautions.find(({ code }) => code === 'frozen-sear')?.text;
+  const warned = guideOf(f).steps.filter(({ caution }) => caution === spits);
+  expect(warned.map(({ moves }) => moves.map((move) => 'portion' in move && move.portion))).toEqual([['meat']]);
+});

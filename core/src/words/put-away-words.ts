@@ -2,6 +2,7 @@ import { quantity, say, type Text } from '@hervir/language/message';
 import type { MoveOf } from '../method/moves';
 import { COOLS } from '../stations/cooling';
 import { OVEN_C, WARM_C } from '../stations/warm-through';
+import { byEye } from './by-eye';
 
 /** What is done to a braise that is cooked ahead. */
 export type KeptMove = MoveOf<'put-away' | 'ice-bath' | 'into-fridge' | 'lift-fat' | 'warm'>;
@@ -54,7 +55,7 @@ export function keptWords(move: KeptMove): Line {
       };
     case 'lift-fat':
       return {
-        title: say('put-away.lift-the-fat-off-about', { ml: quantity('volume', move.ml) }),
+        title: say('put-away.lift-the-fat-off-about', { ml: byEye(move.ml) }),
         detail: say('put-away.keep-it-for-frying'),
         button: say('put-away.the-fat-is-off'),
       };

@@ -3,6 +3,7 @@ import { liquidById } from '../catalog/liquids';
 import { thickenerById } from '../catalog/thickeners';
 import type { Move } from '../method/moves';
 import type { Plan } from '../plan/plan';
+import { byEye } from './by-eye';
 import { cutList, measuredList, named, portionsOfMove, theMeat, type StepContext } from './step-context';
 
 /** Spoons to the half, for who measures so. */
@@ -52,7 +53,7 @@ export function sauceSentence(context: StepContext, move: Move): Text | null {
     case 'ladle':
       return say('sauce.ladle-out-and', { ml: volume(move.ml), then: THEN[move.then] });
     case 'skim':
-      return say('sauce.take-the-fat-off-with', { ml: volume(move.ml) });
+      return say('sauce.take-the-fat-off-with', { ml: byEye(move.ml) });
     case 'strain':
       return strainSentence(context, move);
     case 'blend':

@@ -10,7 +10,7 @@ import { boardSentence } from './board-words';
 import { keptWords, type KeptMove } from './put-away-words';
 import { fillWords, loadWords } from './load-words';
 import { sauceSentence } from './sauce-words';
-import { cutList, cutName, measured, named, portionsOfMove, theCut, type StepContext } from './step-context';
+import { meatOf, cutList, cutName, measured, named, portionsOfMove, theCut, type StepContext } from './step-context';
 
 /** What a step of the method is in words: all of a guide's step but what the clock knows. */
 export type StepWords = Omit<
@@ -350,6 +350,8 @@ const fatWords = (context: StepContext, { fat }: MoveOf<'wait-hot'>): Text => {
 function sear(context: StepContext, move: MoveOf<'sear'>): Draft {
   const { batch, batches, pieces, face, faces, stirred, where, beside } = move;
   const last = face === faces;
+  const isFrozen = portionsOfMove(context, [move.portion]).some((one) => meatOf(context, one).startsFrom === 'frozen');
+  const frozen = isFrozen ? context.caution('frozen-sear') : null;
   const severalCuts = context.plan.otherMeats.length > 0;
   return {
     section: 'sear',
@@ -378,9 +380,7 @@ function sear(context: StepContext, move: MoveOf<'sear'>): Draft {
     counts: true,
     alarm: 'turn',
     caution:
-      face === 1 && batch === 1
-        ? (context.caution('frozen-sear') ?? context.caution('sugar-rub') ?? context.caution('no-frying'))
-        : null,
+      face === 1 && batch === 1 ? (frozen ?? context.caution('sugar-rub') ?? context.caution('no-frying')) : null,
   };
 }
 

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { MeltCurve } from '../shared/melt-curve';
 import { longestOf, type MeltWay } from '../shared/melt-geometry';
 import { useUnits } from '../shared/use-units';
-import { FORM_GOOD_FOR, FORM_NAMES } from '../shared/words';
+import { FORM_NAMES, goodFor } from '../shared/words';
 import type { Alternatives } from '../workers/forecast-more';
 import styles from './cut-ways.module.css';
 import type { Edit } from './station';
@@ -35,7 +35,7 @@ export function CutWays({ plan, alternatives, edit }: Props): ReactNode {
       <h3 className={styles['title']}>{t('bench.cut-another-way')}</h3>
       <ul className={styles['ways']}>
         {alternatives.forms.map((way) => (
-          <CutWay key={way.form} way={way} target={plan.target} minutes={minutes} edit={edit} />
+          <CutWay key={way.form} way={way} cut={plan.meat.cut} target={plan.target} minutes={minutes} edit={edit} />
         ))}
       </ul>
     </section>
@@ -44,11 +44,13 @@ export function CutWays({ plan, alternatives, edit }: Props): ReactNode {
 
 function CutWay({
   way,
+  cut,
   target,
   minutes,
   edit,
 }: {
   readonly way: Alternative;
+  readonly cut: string;
   readonly target: Plan['target'];
   readonly minutes: number;
   readonly edit: Edit;
@@ -73,7 +75,7 @@ function CutWay({
         minutes={minutes}
         label={t('bench.tender-after-minutes-under-pressure', { formNames: FORM_NAMES[form], pressureMinutes })}
       />
-      <span className={styles['good']}>{textOf(FORM_GOOD_FOR[form])}</span>
+      <span className={styles['good']}>{textOf(goodFor({ cut, form }))}</span>
       {chosen ? (
         <span className="verdict fits">{t('bench.as-it-is')}</span>
       ) : (

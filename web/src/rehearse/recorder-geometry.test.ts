@@ -1,7 +1,7 @@
 import { forecast, guideOf, newPlan, SimulatedCook, steadyHand, type Frame } from '@hervir/core';
 import { strip, wordRows } from './recorder-geometry';
 
-const OPTIONS = { width: 800, height: 220, cutoutC: 145, highestKPa: 72 };
+const OPTIONS = { width: 800, height: 220, cutoutC: 145, highestKPa: 72, degrees: [50, 100, 150] };
 
 /** What a whole braise of the refuge tells, cooked as the guide says. */
 function telemetry(): readonly Frame[] {

@@ -38,7 +38,6 @@ const MOST_POINTS = 700;
 /** A word of the time axis has so much room, px. */
 const TICK = 56;
 const LOWEST_C = 0;
-const DEGREES = [50, 100, 150];
 /** Signals that say something on a strip. */
 const MARKED = new Set(['pinUp', 'counting', 'ended', 'pinDown', 'burn', 'scorch', 'lidLocked', 'lidOpened']);
 
@@ -70,12 +69,18 @@ function thinned(frames: readonly Frame[]): Frame[] {
  * Lays the recorder's strip out: temperatures of liquid, base and core against the cut-out, and the gauge below.
  *
  * @param frames telemetry in order, at least one
- * @param options size in px, and where the power is cut, °C
- * @example strip(frames, { width: 800, height: 220, cutoutC: 145, highestKPa: 72 }).traces.length // 4
+ * @param options size in px, where the power is cut and where temperature is marked, °C
+ * @example strip(frames, { width: 800, height: 220, cutoutC: 145, highestKPa: 72, degrees: [100] }).traces.length // 4
  */
 export function strip(
   frames: readonly Frame[],
-  options: { readonly width: number; readonly height: number; readonly cutoutC: number; readonly highestKPa: number },
+  options: {
+    readonly width: number;
+    readonly height: number;
+    readonly cutoutC: number;
+    readonly highestKPa: number;
+    readonly degrees: readonly number[];
+  },
 ): Strip {
   const { width, height, cutoutC, highestKPa } = options;
   const points = thinned(frames);
@@ -120,7 +125,7 @@ export function strip(
       const minute = first + i * step;
       return { x: x(minute * 60), minute };
     }),
-    degrees: DEGREES.filter((celsius) => celsius < highest).map((celsius) => ({ y: y(celsius), celsius })),
+    degrees: options.degrees.filter((celsius) => celsius < highest).map((celsius) => ({ y: y(celsius), celsius })),
     floor,
     gaugeTop,
   };

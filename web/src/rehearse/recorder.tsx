@@ -1,6 +1,7 @@
 import { type Message, say, upperFirst } from '@hervir/language';
 import { LIKELY_K, type Forecast, type Frame } from '@hervir/core';
 import type { ReactNode } from 'react';
+import { STRIP_DEGREES } from '../shared/degrees';
 import { useUnits } from '../shared/use-units';
 import { useWidth } from '../shared/use-width';
 import { strip, wordRows, type SignalMark, type Strip, type Trace } from './recorder-geometry';
@@ -91,12 +92,18 @@ export function Recorder({
   readonly forecast: Forecast;
 }): ReactNode {
   const [ref, width] = useWidth();
-  const { print } = useUnits();
+  const { print, system } = useUnits();
   const now = frames.at(-1);
   const cutoutC = forecast.burn.cutoutC - LIKELY_K;
   const g =
     width > 0 && now
-      ? strip(frames, { width, height: HEIGHT, cutoutC, highestKPa: forecast.plan.cooker.gaugeKPa })
+      ? strip(frames, {
+          width,
+          height: HEIGHT,
+          cutoutC,
+          highestKPa: forecast.plan.cooker.gaugeKPa,
+          degrees: STRIP_DEGREES[system],
+        })
       : null;
   // With the lid off nothing is cut: a searing base is hotter than that.
   const lidOnX = g?.marks.find(({ signal }) => signal === 'lidLocked')?.x;

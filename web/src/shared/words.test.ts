@@ -1,4 +1,5 @@
-import { dayWord, inSentence, inWords, isToday } from './words';
+import { textOf } from '../language/t';
+import { dayWord, goodFor, inSentence, inWords, isToday } from './words';
 import { planOf } from '../tonight/sentence';
 
 describe('words', () => {
@@ -39,4 +40,9 @@ test('the sentence on Tonight is a plan, with the cook’s kitchen and confidenc
     confidence: 0.9,
   });
   expect(plan.serveAt).toMatch(/^2027-01-17T19:00:00[+-]\d{2}:\d{2}$/);
+});
+
+test('a shank is a portion as it is, a joint is sliced', () => {
+  expect(textOf(goodFor({ cut: 'lamb-shank', form: 'whole' }))).toBe('a portion each, as it is');
+  expect(textOf(goodFor({ cut: 'beef-chuck', form: 'whole' }))).toBe('slices across the grain, keeps its juice');
 });

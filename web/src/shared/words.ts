@@ -1,4 +1,13 @@
-import { type Form, type Grade, offsetMinutes, shiftIso, type Target, type WarmWay } from '@hervir/core';
+import {
+  type Form,
+  type Grade,
+  isSlicedToServe,
+  type Meat,
+  offsetMinutes,
+  shiftIso,
+  type Target,
+  type WarmWay,
+} from '@hervir/core';
 import dayjs from 'dayjs';
 import { language, t, textOf } from '../language/t';
 import { type DayStyle, type Message, printClock, printDay, say } from '@hervir/language';
@@ -25,7 +34,7 @@ export const FORM_NAMES: Readonly<Record<Form, Message>> = {
 };
 
 /** What each way of cutting is good for. Common practice. */
-export const FORM_GOOD_FOR: Readonly<Record<Form, Message>> = {
+const FORM_GOOD_FOR: Readonly<Record<Form, Message>> = {
   whole: say('shared.slices-across-the-grain-keeps'),
   chunks: say('shared.pulling-a-stew-with-a'),
   'bite-size': say('shared.a-stew-with-a-spoon'),
@@ -34,6 +43,10 @@ export const FORM_GOOD_FOR: Readonly<Record<Form, Message>> = {
   rack: say('shared.carved-at-the-table'),
   pieces: say('shared.as-they-come-on-the'),
 };
+
+/** What a cut is good for as it is cut: a shank, a hock or a cheek is not sliced. */
+export const goodFor = (meat: Pick<Meat, 'cut' | 'form'>): Message =>
+  meat.form === 'whole' && !isSlicedToServe(meat) ? say('shared.a-portion-each-as-it-is') : FORM_GOOD_FOR[meat.form];
 
 export const GRADE_WORDS: Readonly<Record<Grade, Message>> = {
   chewy: say('shared.chewy'),

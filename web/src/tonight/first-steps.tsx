@@ -12,9 +12,12 @@ import { usePreferences } from '../state/preferences';
 import { clsx } from 'clsx';
 import styles from './first-steps.module.css';
 import { rich, t, textOf } from '../language/t';
-import { type Message, say } from '@hervir/language';
+import { type Message, say, type UnitSystem } from '@hervir/language';
 import { whyOf } from '../language/why-of';
 import { toastTrouble } from '../shared/toast';
+
+/** A kitchen high up, where minutes grow by a fifth, m: a figure that is round as it is read. */
+const HIGH_M: Readonly<Record<UnitSystem, number>> = { metric: 1500, us: 1524 };
 
 /** What a kitchen that is new here does first: each step changes the answer above, or shows how a cook goes. */
 export function FirstSteps(): ReactNode {
@@ -136,7 +139,7 @@ function PotStep(): ReactNode {
 
 function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
   const settings = useSettings().data;
-  const { print } = useUnits();
+  const { print, system } = useUnits();
   const save = useSaveSettings();
   const [typed, setTyped] = useState(0);
   const keep = (altitudeM: number): void => {
@@ -161,7 +164,9 @@ function HeightStep({ onDone }: { readonly onDone: () => void }): ReactNode {
         </Button>
       </div>
       {save.error && <p role="alert">{t('tonight.not-kept-2', { message: save.error.message })}</p>}
-      <p className="field-note">{t('tonight.thin-air-lets-the-pot', { altitude: print('altitude', 1500) })}</p>
+      <p className="field-note">
+        {t('tonight.thin-air-lets-the-pot', { altitude: print('altitude', HIGH_M[system]) })}
+      </p>
     </>
   );
 }

@@ -1,11 +1,19 @@
 import { forecast, newPlan, TARGET_BAND } from '@hervir/core';
+import { printed } from '../../language/t';
+import { LINE_DEGREES } from '../degrees';
 import { clockTicks, fitting, lineGeometry } from './geometry';
 
 const known = forecast({
   ...newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600, serveAt: '2027-01-17T19:00:00+01:00' }),
   deglaze: { liquid: 'stock', ml: 120, scraped: true },
 });
-const layout = { width: 820, height: 338, minutes: known.clock.totalMinutes, target: TARGET_BAND.fork };
+const layout = {
+  width: 820,
+  height: 338,
+  minutes: known.clock.totalMinutes,
+  target: TARGET_BAND.fork,
+  degrees: [20, 100, 180],
+};
 const g = lineGeometry(known, layout);
 
 describe('the line', () => {
@@ -68,4 +76,17 @@ describe('clock marks', () => {
 test('a label that does not fit is left out whole', () => {
   expect(fitting('under pressure', 200)).toBe('under pressure');
   expect(fitting('under pressure', 40)).toBe('');
+});
+
+test('its degrees are round as they are read, and all of them are on it', () => {
+  const metric = LINE_DEGREES.metric.map((celsius) => printed('temperature', celsius, 'metric'));
+  const us = LINE_DEGREES.us.map((celsius) => printed('temperature', celsius, 'us'));
+  expect(metric).toEqual(['20 °C', '60 °C', '100 °C', '140 °C', '180 °C']);
+  expect(us).toEqual(['100 °F', '200 °F', '300 °F']);
+  for (const degrees of Object.values(LINE_DEGREES)) {
+    for (const { y } of lineGeometry(known, { ...layout, degrees }).temperatures) {
+      expect(y).toBeGreaterThan(g.laneHeight * 4);
+      expect(y).toBeLessThan(layout.height);
+    }
+  }
 });

@@ -35,10 +35,13 @@ export interface LineGeometry extends Curves {
 export function lineGeometry(
   forecast: Forecast,
   layout: Layout & {
-    /** The target's band, as shares of melted collagen. */ readonly target: readonly [number, number];
+    /** The target's band, as shares of melted collagen. */
+    readonly target: readonly [number, number];
+    /** Where temperature is marked, °C. */
+    readonly degrees: readonly number[];
   },
 ): LineGeometry {
-  const { width, height, target } = layout;
+  const { width, height, target, degrees } = layout;
   const curves = lineCurves(forecast, layout);
   const { x, y, soft } = curves;
   const { tasks } = forecast.clock;
@@ -57,7 +60,7 @@ export function lineGeometry(
     laneHeight: LANE_HEIGHT,
     blocks: laneBlocks(tasks, x),
     target: { top: soft(target[1]), bottom: soft(target[0]), from: x(first?.minute ?? 0) },
-    temperatures: [20, 60, 100, 140, 180].map((celsius) => ({ celsius, y: y(celsius) })),
+    temperatures: degrees.map((celsius) => ({ celsius, y: y(celsius) })),
     pins: [
       { x: x(heating + forecast.pot.minutesToPin), up: true },
       { x: x(pinDown), up: false },

@@ -2,6 +2,7 @@ import { printDuration } from '@hervir/language';
 import { TARGET_BAND, type DinnerOdds, type Forecast } from '@hervir/core';
 import { type ReactNode } from 'react';
 import { GRADE_WORDS, timeOfMinute } from '../words';
+import { LINE_DEGREES } from '../degrees';
 import { useUnits } from '../use-units';
 import { useWidth } from '../use-width';
 import { MovableBlock } from './block';
@@ -70,14 +71,22 @@ export function Line({
   odds = null,
 }: Props): ReactNode {
   const [box, width] = useWidth();
-  const { print } = useUnits();
+  const { print, system } = useUnits();
   const { clock, plan, pot, tenderness } = forecast;
   const longest = Math.max(forecast.pressureMinutes, tenderness.byMinute.at(-1)?.minutes ?? 0);
   const total = clock.totalMinutes;
   const { held, handlers } = usePressureDrag(axisWidth(width), { minutes, total, longest, onDrag, onDrop });
   const wide = held ?? total * 1.005;
   const g: LineGeometry | null =
-    width > 0 ? lineGeometry(forecast, { width, height, minutes: wide, target: TARGET_BAND[plan.target] }) : null;
+    width > 0
+      ? lineGeometry(forecast, {
+          width,
+          height,
+          minutes: wide,
+          target: TARGET_BAND[plan.target],
+          degrees: LINE_DEGREES[system],
+        })
+      : null;
   /** While the handle is dragged they are not known, and stay away. */
   const spreads = odds === null || held !== null ? [] : pinSpreads(forecast, odds);
   return (
