@@ -137,7 +137,7 @@ function SizeFields({ plan, forecast, edit, faultAt }: StationProps): ReactNode 
           <div className="pair">
             <NumberInput
               id={id}
-              style={{ flex: '0 1 4.5rem' }}
+              style={{ flex: '0 1 6rem' }}
               min={LIMITS.pieces.min}
               max={LIMITS.pieces.max}
               precision={0}

@@ -29,6 +29,7 @@ export function ThrowAway({ id }: { readonly id: string }): ReactNode {
   return (
     <div className={styles['throw-away']}>
       <Popconfirm
+        placement="topLeft"
         title={t('cook.throw-this-cook-away')}
         description={t('cook.what-was-told-goes-with', { events: events - 1 })}
         okText={t('cook.throw-it-away')}
