@@ -1,9 +1,11 @@
+import { CUTS } from '@hervir/core';
 import type { RecipeReading } from '@hervir/contract';
 import { GIVEN, readLine, readRecipeIn } from '../testing/recipes';
 import { takenAs } from './ingredient-words';
 import { FOODS } from './lexicon';
 import { readStep } from './read-step';
 import { fromSpanish, isSpanish } from './spanish';
+import { namesIn } from './names';
 import { FOOD_WORDS } from './spanish-lexicon';
 
 const readRecipe = (source: string): RecipeReading => readRecipeIn('es-ES')(source, GIVEN);
@@ -172,4 +174,9 @@ test('linked data in Spanish: its own time stands where no sentence has one, in 
   expect(servings).toBe(4);
   expect(plan?.meat.cut).toBe('lamb-shoulder');
   expect(method.at(-1)).toMatchObject({ text: 'Cocinar 150 minutos en el horno.', minutes: 150, way: 'oven' });
+});
+
+test('every cut is known by the first of its names, which is none of another’s', () => {
+  const taken = CUTS.map(({ soldAs }) => takenAs(namesIn('en-GB', soldAs).split('|')[0] ?? ''));
+  expect(taken.map((as) => ('id' in as ? as.id : as.kind))).toEqual(CUTS.map(({ id }) => id));
 });
