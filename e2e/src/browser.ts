@@ -135,6 +135,12 @@ export async function press(page: Page, find: () => Promise<ElementHandle | null
           'click',
           (event) => {
             if (event.composedPath().some(isIt)) told.pressed = true;
+            // What moved in under the finger at the last moment is not what was meant: it would lead away, and no second
+            // press could mend it.
+            else {
+              event.preventDefault();
+              event.stopImmediatePropagation();
+            }
           },
           { capture: true, once: true },
         );
