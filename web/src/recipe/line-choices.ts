@@ -13,7 +13,7 @@ export const choices = (): readonly {
 }[] => [
   {
     label: t('recipe.meat'),
-    options: cutList().map((cut) => ({ ...cut, value: `meat:${cut.value}`, label: upperFirst(cut.label) })),
+    options: cutList().map((cut) => ({ ...cut, value: `meat:${cut.value}` })),
   },
   {
     label: t('recipe.poured-in'),

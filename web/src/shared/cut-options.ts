@@ -1,5 +1,5 @@
 import { CUTS, cutTitle, SPECIES, TENDER_CUTS, type Cut, type Species } from '@hervir/core';
-import { lowerFirst, type Message, say } from '@hervir/language';
+import { lowerFirst, type Message, say, upperFirst } from '@hervir/language';
 import { t, textOf } from '../language/t';
 
 export const ANIMALS: Readonly<Record<Species, Message>> = {
@@ -31,7 +31,8 @@ const optionOf = (cut: Cut): CutOption => ({
 });
 
 /** The cuts one after another, for a list without headings. */
-export const cutList = (): CutOption[] => CUTS.map(optionOf);
+export const cutList = (): CutOption[] =>
+  CUTS.map(optionOf).map((option) => ({ ...option, label: upperFirst(option.label) }));
 
 /** The cuts by animal, for a list with headings; what is tender is found too, and answered. */
 export const cutOptions = (): CutOptions[] => [
