@@ -14,18 +14,20 @@ const SECONDS = 8;
 /** Fills a database with cooks as the demo's season has them, one a day, each a little different. */
 async function fill(folder) {
   const load = createRequire(import.meta.url);
-  const { openDatabase } = load(join(root, 'server/dist/database/database.js'));
+  const { closeDatabase, openDatabase } = load(join(root, 'server/dist/database/database.js'));
   const { LogEntryEntity } = load(join(root, 'server/dist/database/entities.js'));
   const { columnsOf, entryOf, firstGrade } = load(join(root, 'server/dist/log/entry.js'));
   const { demoSeason } = load(join(root, 'server/dist/demo/demo-season.js'));
   const { cookState, forecast, guideOf } = load(join(root, 'core/dist/index.js'));
   const season = demoSeason().map(({ id, name, plan, events, observation }) => {
     const f = forecast(plan);
-    const state = cookState(guideOf(f), events, Date.parse(events.at(-1).at));
-    return { plan, observation, entry: entryOf({ id, name, plan }, f, state, firstGrade(events)) };
+    const guide = guideOf(f);
+    const state = cookState(guide, events, Date.parse(events.at(-1).at));
+    const promised = { forecast: f, inTime: null };
+    return { plan, observation, entry: entryOf({ id, name, plan, guide }, promised, state, firstGrade(events)) };
   });
-  const orm = await openDatabase(folder);
-  const em = orm.em.fork();
+  const database = await openDatabase(folder);
+  const em = database.orm.em.fork();
   for (let from = 0; from < COOKS; from += 500) {
     const rows = Array.from({ length: 500 }, (_, i) => {
       const n = from + i;
@@ -42,7 +44,7 @@ async function fill(folder) {
     });
     await em.insertMany(LogEntryEntity, rows);
   }
-  await orm.close(true);
+  await closeDatabase(database);
 }
 
 export async function benchLog(say) {

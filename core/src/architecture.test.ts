@@ -1,14 +1,19 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, relative, sep } from 'node:path';
+import * as core from './index';
 
 const ROOT = join(__dirname, '../..');
 const WORKSPACES = ['language', 'core', 'contract', 'server', 'web'];
 
+/** All TypeScript of a workspace. */
+const written = (workspace: string): string[] =>
+  readdirSync(join(ROOT, workspace, 'src'), { recursive: true, encoding: 'utf8' })
+    .filter((path) => /\.tsx?$/.test(path))
+    .map((path) => join(ROOT, workspace, 'src', path));
+
 /** Sources of a workspace, without its tests. */
 const sources = (workspace: string): string[] =>
-  readdirSync(join(ROOT, workspace, 'src'), { recursive: true, encoding: 'utf8' })
-    .filter((path) => /\.tsx?$/.test(path) && !/\.test\.|(^|[\\/])testing[\\/]/.test(path))
-    .map((path) => join(ROOT, workspace, 'src', path));
+  written(workspace).filter((path) => !/\.test\.|[\\/]testing[\\/]/.test(relative(ROOT, path)));
 
 /** The node of the drawing that a file stands in: a floor of `core`, else its workspace; null for what only gathers. */
 function nodeOf(path: string): string | null {
@@ -102,5 +107,27 @@ describe.each(['server', 'web'])('the folders of %s', (workspace) => {
     );
     // The threads know by their types what may be asked of them; each job lies with what it is of, and asks for others there.
     expect(both.filter((pair) => !/\bworkers\b/.test(pair) || workspace === 'web')).toEqual([]);
+  });
+});
+
+describe('what the core hands out', () => {
+  const users = ['contract', 'server', 'web'].flatMap(written).map((path) => readFileSync(path, 'utf8'));
+  const asked = new Set(
+    users.flatMap((text) =>
+      [...text.matchAll(/(?:import|export) (?:type )?\{([^}]*)\} from '@hervir\/core'/g)].flatMap(
+        ([, names = '']) => names.replaceAll(/ as \w+/g, '').match(/\w+/g) ?? [],
+      ),
+    ),
+  );
+  const scripts = readdirSync(join(ROOT, 'scripts'))
+    .filter((name) => name.endsWith('.mjs'))
+    .map((name) => readFileSync(join(ROOT, 'scripts', name), 'utf8'))
+    .join('\n');
+
+  test('is asked for by another workspace or a script: whatever is not stays inside', () => {
+    const values = Object.keys(core);
+    const isAsked = (name: string): boolean => asked.has(name) || new RegExp(`\\b${name}\\b`).test(scripts);
+    expect(values.filter((name) => !isAsked(name))).toEqual([]);
+    expect(values.length).toBeGreaterThan(100);
   });
 });

@@ -1,6 +1,6 @@
 /** What others may use of the reckoning. Nobody reaches past this file. */
-export * from './units/range';
-export * from './units/time';
+export { type Range } from './units/range';
+export { offsetMinutes, shiftIso, parseDinnerTime } from './units/time';
 export { CUTS, cutById, cutTitle, FORMS, SPECIES, type Cut, type Form, type Species } from './catalog/cuts';
 export { LIQUIDS, liquidById, liquidWord, type Liquid } from './catalog/liquids';
 export { AROMATICS, aromaticKind } from './catalog/aromatics';
@@ -11,18 +11,18 @@ export * from './catalog/tender-cuts';
 export { fallsByItself } from './pot/pressure-run';
 export * from './plan/plan-error';
 export * from './plan/limits';
-export * from './plan/cook-ahead';
+export { COOK_AHEAD, readyAt } from './plan/cook-ahead';
 export * from './plan/defaults';
 export { planFromV1, type PlanV1 } from './plan/from-v1';
 export { portionsOf, type Portion, type PortionId, type PortionKind } from './plan/portions';
 export { isHotKind, isHotPlace, stageOf, withStage } from './plan/stage-settings';
-export { LEAST_GRAMS, pieceOf, largestThicknessCm, type Piece } from './meat/piece';
-export { againstTarget, leastGrade, GRADES, GRADE_FROM, TARGET_BAND, gradeOf, type Grade } from './meat/tenderness';
+export { LEAST_GRAMS, type Piece } from './meat/piece';
+export { againstTarget, leastGrade, GRADES, TARGET_BAND, type Grade } from './meat/tenderness';
 export type { LedgerEntry } from './pot/ledger';
 export { workingTemperatureC, kitchenAirKPa, heaterEfficiency } from './pot/cooker';
 export type { Phase } from './pot/pot-model';
 export { batchLayouts } from './stations/sear';
-export { placeName, placePhrase, placeShort } from './words/place-words';
+export { placeName, placeShort } from './words/place-words';
 export { bowlsOf, prepSteps } from './words/prep-list';
 export { textureWord } from './stations/doneness';
 export type { Place, Stage, StagedItem } from './stations/stages';
@@ -50,20 +50,26 @@ export { guideOf } from './braise/guide/guide';
 export { SECTION_WORDS, sectionName } from './words/section-words';
 export { moveOf, portionsIn, type Move, type MoveKind } from './method/moves';
 export type { Block, Method as BraiseMethod, Step as MethodStep, Work } from './method/step';
-export { inOrder, placesAfter, inBowls, type Whereabouts } from './method/whereabouts';
+export { type Whereabouts } from './method/whereabouts';
 export { forecast } from './braise/forecast/forecast';
 export type { CurvePoint } from './braise/forecast/curve';
 export type { CutForecast, Forecast, Reason } from './braise/forecast/forecast-document';
 export type { LidInWords } from './braise/forecast/lid-remedies';
-export * from './braise/forecast/other-methods';
+export {
+  METHODS,
+  USUAL_OVEN_C,
+  withoutPressure,
+  type Method,
+  type WithoutPressure,
+} from './braise/forecast/other-methods';
 export * from './braise/forecast/texture-minutes';
 export * from './braise/forecast/what-if';
-export * from './braise/guide/additional-minutes';
+export { additionalMinutes, type AdditionalMinutes } from './braise/guide/additional-minutes';
 export * from './braise/forecast/times';
 export { COOKER_SETS, type CookerSet } from './plan/cooker-sets';
 export { waterTest, type WaterTest } from './pot/water-test';
 export type { Chance } from './braise/forecast/chance';
-export { CAUSES, chanceBy, dinnerOdds, type Beginning, type Cause, type DinnerOdds } from './braise/odds/dinner-odds';
+export { chanceBy, dinnerOdds, type Beginning, type Cause, type DinnerOdds } from './braise/odds/dinner-odds';
 export { dinnerNow, type DinnerNow } from './braise/odds/dinner-now';
 export { inTen, TARGET_WORDS } from './words/odds-words';
 export type { Remedy } from './braise/forecast/remedies';
@@ -106,7 +112,7 @@ export { observe, observeByHand, type Observation } from './learning/observe';
 export { subjectOf, withCalibration, type Calibration, type CalibrationRow } from './learning/calibration';
 export { cookedAt, partAhead, withAheadDone, withPartOver } from './clock/ahead-done';
 export { aheadOf, lateOnes, type AheadKind, type AheadTask, type Late, type Missed } from './clock/ahead';
-export * from './clock/kept';
+export { KEPT_PLACES, GONE, keptUntil, keptTasks, type KeptPlace, type Kept } from './clock/kept';
 export { aheadCaution, aheadText, keptCaution, missedText } from './words/ahead-words';
 export { meatFor } from './stations/plate';
 export { roundTo, wholeMinutes } from './units/round';

@@ -126,11 +126,12 @@ export async function press(page: Page, find: () => Promise<ElementHandle | null
       await found?.evaluate(async (element) => {
         const told = window as unknown as { pressed?: boolean };
         told.pressed = false;
-        // Drawn anew under the finger it is another element of the same name: that is pressed too, and not pressed twice.
+        // Drawn anew under the finger it is another element of the same name: that is pressed too, and not pressed twice. One
+        // that got another name meanwhile, as in a list that is sorted anew, is not what was meant.
         const named = (one: Element): string => one.getAttribute('aria-label') ?? one.textContent;
         const [tag, name] = [element.tagName, named(element)];
         const isIt = (one: EventTarget): boolean =>
-          one instanceof Element && (one === element || (one.tagName === tag && named(one) === name));
+          one instanceof Element && one.tagName === tag && named(one) === name;
         document.addEventListener(
           'click',
           (event) => {
@@ -240,15 +241,34 @@ export class Person {
     await this.page.goto(this.address + path, { waitUntil: 'domcontentloaded' });
   }
 
-  /** Goes to another room without opening the application anew, as a press on the rail would; waits until it is there. */
+  /**
+   * Goes to another room without opening the application anew, as a press on the rail would; waits until it is there. The room
+   * that is left stays in sight until the other one is loaded, and may change what it says meanwhile: it is known by a mark. Who is
+   * there already stays.
+   */
   async walksTo(path: string): Promise<void> {
     const left = await this.page.evaluate((to: string) => {
-      const before = document.querySelector('main')?.innerText ?? '';
+      if (location.pathname + location.search === to) return null;
+      const main = document.querySelector('main');
+      const roomOf = (pathname: string): string => pathname.split('/')[1] ?? '';
+      const isSame = roomOf(location.pathname) === roomOf(new URL(to, location.href).pathname);
+      if (!isSame) main?.firstElementChild?.setAttribute('data-left', '');
+      const said = main?.innerText ?? '';
       history.pushState(null, '', to);
       dispatchEvent(new PopStateEvent('popstate', { state: null }));
-      return before;
+      return { isSame, said };
     }, path);
-    await this.page.waitForFunction((before: string) => document.querySelector('main')?.innerText !== before, {}, left);
+    if (left === null) return;
+    await this.page.waitForFunction(
+      ({ isSame, said }: { isSame: boolean; said: string }) => {
+        const main = document.querySelector('main');
+        if (!main || main.innerText === '') return false;
+        // In the same room it is another part, or another thing.
+        return isSame ? main.innerText !== said : main.querySelector('[data-left]') === null;
+      },
+      {},
+      left,
+    );
   }
 
   /** The element a person would name so; waits until it is there. */
@@ -310,7 +330,7 @@ export class Person {
         station,
       );
     // The bench grows as its figures come: a press that went beside is made again, as a person would.
-    for (let attempt = 0; attempt < 5; attempt += 1) {
+    for (const end = Date.now() + PATIENCE; Date.now() < end;) {
       const head = await this.page.waitForSelector(path, { visible: true });
       // On a phone the rooms' bar lies over the lower edge: as a person would, bring it to the middle first.
       await head?.evaluate((element) => element.scrollIntoView({ block: 'center' }));
@@ -332,7 +352,8 @@ export class Person {
   async writes(role: string, name: string, value: string): Promise<void> {
     const field = await this.finds(role, name);
     // A dialog that is still opening takes the focus back to itself: as a person would, look whether it was written.
-    for (let attempt = 0; attempt < 5; attempt += 1) {
+    for (let attempt = 0; ; attempt += 1) {
+      if (attempt === 5) throw new Error(`"${value}" could not be written into "${name}"`);
       await field.evaluate((element) => {
         (element as unknown as { focus(): void }).focus();
         (element as unknown as { select(): void }).select();
@@ -401,21 +422,28 @@ export class Person {
 
   /** Opens a list and takes an entry by its words. */
   async picks(name: string, entry: string): Promise<void> {
-    const list = await this.finds('combobox', name);
-    const isOpen = (): Promise<boolean> => list.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
+    const isOpen = (list: ElementHandle): Promise<boolean> =>
+      list.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
     // A choice that opens the page anew has been taken, and answers nothing any more.
-    const taken = (): Promise<boolean> =>
+    const taken = (list: ElementHandle): Promise<boolean> =>
       list
         .evaluate((element, words) => (element.closest('.ant-select')?.textContent ?? '').includes(words), entry)
         .catch(() => true);
     // A press lands beside the list when the page above it grew at that moment, or on an entry that is still sliding: it is
     // made again, as a person would, for as long as anything is waited for.
     for (const until = Date.now() + PATIENCE; Date.now() < until;) {
-      if (!(await isOpen())) {
-        await list.click();
-        // Only a list that is searched takes letters; in another a space would choose, or close it.
-        const searched = await list.evaluate((element) => element instanceof HTMLInputElement && !element.readOnly);
-        if (searched) await list.type(entry);
+      // Found anew for each try: a page may draw it anew.
+      const list = await this.finds('combobox', name);
+      try {
+        if (!(await isOpen(list))) {
+          await list.click();
+          // Only a list that is searched takes letters; in another a space would choose, or close it.
+          const searched = await list.evaluate((element) => element instanceof HTMLInputElement && !element.readOnly);
+          if (searched) await list.type(entry);
+        }
+      } catch {
+        // Drawn anew in the middle of it.
+        continue;
       }
       const option = await this.page
         .waitForSelector(`.ant-select-dropdown:not(.ant-select-dropdown-hidden) ::-p-text(${entry})`, {
@@ -425,7 +453,7 @@ export class Person {
         .catch(() => null);
       await option?.click().catch(() => undefined);
       for (let look = 0; look < 20; look += 1) {
-        if (await taken()) return;
+        if (await taken(list)) return;
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
     }
@@ -437,6 +465,10 @@ export class Person {
   }
 }
 
+/** One browser for all kitchens of a file, closed after its last test: each person has a context of their own. */
+let sharedBrowser: ReturnType<typeof openBrowser> | undefined;
+afterAll(async () => (await sharedBrowser)?.close());
+
 /**
  * A server, with the demo kitchen unless told otherwise, and a browser, there before the first test of a file and gone after
  * the last.
@@ -447,6 +479,13 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
   readonly server: Server;
   readonly browser: Browser;
   readonly clock: TestClock;
+  /**
+   * Somebody at a laptop goes to a room: who has stayed walks there, as in one evening at one page, and a page is opened for
+   * nobody else. Who was lost in a test that failed is not waited for.
+   */
+  comesTo(path: string): Promise<Person>;
+  /** That person is ready for the next test; the page has had no error. */
+  stays(person: Person): void;
   /**
    * Asks the server itself, as another device would.
    *
@@ -461,13 +500,13 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
   let server: Server | undefined;
   let opened: Awaited<ReturnType<typeof openBrowser>> | undefined;
   let clock: TestClock | undefined;
+  let ready: Person | undefined;
   beforeAll(async () => {
     if (options.clockAt !== undefined) clock = testClock(options.clockAt);
     server = await serve({ demo: options.demo, clock: clock?.file });
-    opened = await openBrowser();
+    opened = await (sharedBrowser ??= openBrowser());
   });
   afterAll(async () => {
-    await opened?.close();
     await server?.kill();
     if (server) rmSync(server.folder, { recursive: true, force: true });
     clock?.remove();
@@ -485,6 +524,22 @@ export function aKitchen(options: { readonly demo?: boolean; readonly clockAt?: 
     },
     get clock() {
       return there(clock);
+    },
+    async comesTo(path: string) {
+      const stayed = ready;
+      ready = undefined;
+      if (stayed) {
+        await stayed.walksTo(path);
+        return stayed;
+      }
+      const person = await Person.at(there(opened).browser, there(server).address);
+      await person.goes(path);
+      return person;
+    },
+    stays(person: Person) {
+      expect(person.pageErrors).toEqual([]);
+      expect(person.strayRequests).toEqual([]);
+      ready = person;
     },
     async asks<T>(method: string, path: string, body?: object) {
       const response = await fetch(`${there(server).address}/api${path}`, {

@@ -1,11 +1,10 @@
-import { aKitchen, Person } from './browser';
+import { aKitchen, type Person } from './browser';
 
 const kitchen = aKitchen();
 
 /** A plan of the demo, opened on the bench. */
 async function opens(plan: string): Promise<Person> {
-  const person = await Person.at(kitchen.browser, kitchen.server.address);
-  await person.goes('/');
+  const person = await kitchen.comesTo('/');
   await person.reads(plan);
   await person.presses('link', new RegExp(`^${plan}`));
   await person.finds('slider', 'Minutes under pressure');
@@ -34,8 +33,7 @@ describe('no burn error', () => {
     await person.presses('button', 'Keep the fruit paste for after pressure');
     await person.reads('The base stays well below its cut-out');
     await person.finds('button', /^Base at 1\d\d °C, safe/);
-    expect(person.pageErrors).toEqual([]);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('over the fill line it cannot be missed, and pouring less mends it; under the minimum likewise', async () => {
@@ -51,7 +49,7 @@ describe('no burn error', () => {
     await person.presses('button', /^Pour .* more$/);
     await person.reads(/base 1\d\d °C/);
     await person.opens('Meat');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('no liquid at all is said at the liquid, with what is allowed, and nothing is lost', async () => {
@@ -63,7 +61,7 @@ describe('no burn error', () => {
     await person.presses('button', 'Undo');
     await person.presses('button', 'Undo');
     await person.reads('The base stays well below its cut-out');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('one crowded batch steams, is drawn so, and the proposed batches mend it', async () => {
@@ -74,7 +72,7 @@ describe('no burn error', () => {
     await person.finds('image', /^Batch 1: .*crowded$/);
     await person.presses('button', /^Sear in \d batches$/);
     await person.finds('image', /^Batch 1: .*with air between them$/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('the section’s layers open their stations by keyboard, and its stages have words', async () => {
@@ -88,7 +86,7 @@ describe('no burn error', () => {
     await person.opens('Pot');
     await person.chooses('Opened');
     expect(await person.page.evaluate(() => document.body.textContent)).toMatch(/Opened: .* of free liquid stand/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 });
 
@@ -103,6 +101,6 @@ describe('Rescue', () => {
     await person.presses('link', 'Something else is wrong');
     await person.presses('link', /^The pin will not rise/);
     await person.reads('Look at the valve first');
-    await person.leaves();
+    kitchen.stays(person);
   });
 });

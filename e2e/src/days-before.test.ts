@@ -18,58 +18,69 @@ interface Kept {
 const keeps = (name: string): Promise<{ id: string }> =>
   kitchen.asks('POST', '/braises', { id: randomUUID(), plan: { ...PLAN, name } });
 
-/** Opens the kitchen on a day: a page that waits for one goes by its own device's clock. */
-async function on(iso: string, width: number): Promise<Person> {
+/** Somebody whose page stays open for days: it goes by its own device's clock. */
+interface Weekend {
+  readonly person: Person;
+  /** The device is woken at another time, and its page is looked at again. */
+  readonly wakes: (iso: string) => Promise<void>;
+}
+
+/** Opens a room on a day. */
+async function on(iso: string, width: number, path: string): Promise<Weekend> {
   const person = await Person.at(kitchen.browser, kitchen.server.address, { width, height: width < 500 ? 844 : 800 });
-  await person.page.evaluateOnNewDocument(
-    (shift: number) => {
-      const Real = Date;
-      globalThis.Date = new Proxy(Real, {
-        construct: (target, given: readonly number[]) =>
-          given.length === 0 ? new target(Real.now() + shift) : new target(...(given as [number])),
-        get: (target, key) => (key === 'now' ? () => Real.now() + shift : (Reflect.get(target, key) as unknown)),
-      });
-    },
-    Date.parse(iso) - Date.now(),
-  );
-  return person;
+  const ahead = (time: string): number => Date.parse(time) - Date.now();
+  await person.page.evaluateOnNewDocument((shift: number) => {
+    const Real = Date;
+    const device = Object.assign(globalThis, { ahead: shift });
+    const now = (): number => Real.now() + device.ahead;
+    globalThis.Date = new Proxy(Real, {
+      construct: (target, given: readonly number[]) =>
+        given.length === 0 ? new target(now()) : new target(...(given as [number])),
+      get: (target, key) => (key === 'now' ? now : (Reflect.get(target, key) as unknown)),
+    });
+  }, ahead(iso));
+  await person.goes(path);
+  return {
+    person,
+    wakes: (time) =>
+      person.page.evaluate((shift: number) => {
+        Object.assign(globalThis, { ahead: shift });
+        document.dispatchEvent(new Event('visibilitychange'));
+      }, ahead(time)),
+  };
 }
 
 describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) => {
   test('the freezer on Friday, salt on Saturday, chickpeas on Sunday; each is done with one press', async () => {
     const { id } = await keeps(`Sunday at ${width}`);
     const kept = async (): Promise<Kept['plan']> => (await kitchen.asks<Kept>('GET', `/braises/${id}`)).plan;
-    const friday = await on('2027-01-15T07:00:00Z', width);
-    await friday.goes('/');
-    await friday.reads(/Before the evening/);
-    await friday.reads(/Take the goat shoulder out of the freezer, into the fridge on a tray/);
-    await friday.reads(/Never on the counter/);
-    await friday.presses('button', /^Done: Take the goat shoulder/);
+    const { person, wakes } = await on('2027-01-15T07:00:00Z', width, '/');
+    await person.reads(/Before the evening/);
+    await person.reads(/Take the goat shoulder out of the freezer, into the fridge on a tray/);
+    await person.reads(/Never on the counter/);
+    await person.presses('button', /^Done: Take the goat shoulder/);
     // Pressed by mistake it is taken back, and pressed again.
-    await friday.reads(/done today/);
-    await friday.presses('button', /^Not done: Take the goat shoulder/);
+    await person.reads(/done today/);
+    await person.presses('button', /^Not done: Take the goat shoulder/);
     await until(async () => Object.keys((await kept()).aheadDone ?? {}).length === 0);
-    await friday.presses('button', /^Done: Take the goat shoulder/);
-    await friday.reads(/done today/);
+    await person.presses('button', /^Done: Take the goat shoulder/);
+    await person.reads(/done today/);
     expect(Object.keys((await kept()).aheadDone ?? {})).toHaveLength(1);
 
-    await friday.leaves();
-
-    const saturday = await on('2027-01-16T12:00:00Z', width);
-    await saturday.goes('/');
-    await saturday.reads(/Salt the goat shoulder/);
-    await saturday.presses('button', /^Done: Salt the goat shoulder/);
-    await saturday.reads(/done today/);
+    // The page stays where it is.
+    await wakes('2027-01-16T12:00:00Z');
+    await person.reads(/Salt the goat shoulder/);
+    await person.presses('button', /^Done: Salt the goat shoulder/);
+    await person.reads(/done today/);
 
     // The card for the wall has all three days.
-    await saturday.goes(`/card/${id}`);
-    await saturday.reads(/Friday 15 January.*:\s*Take the goat shoulder/);
-    await saturday.reads(/Sunday 17 January.*:\s*Soak the/);
-    await saturday.leaves();
+    await person.walksTo(`/card/${id}`);
+    await person.reads(/Friday 15 January.*:\s*Take the goat shoulder/);
+    await person.reads(/Sunday 17 January.*:\s*Soak the/);
 
     // At four the chickpeas are still dry: the bench says what that means.
-    const person = await on('2027-01-17T14:30:00Z', width);
-    await person.goes('/');
+    await person.walksTo('/');
+    await wakes('2027-01-17T14:30:00Z');
     await person.reads(/were not soaked long enough: boil them for two minutes/);
     expect(person.pageErrors).toEqual([]);
     await person.leaves();
@@ -78,8 +89,7 @@ describe.each([390, 1280])('a Sunday dinner begun on Friday, at %d px', (width) 
 
   test('still in the freezer at four: it says so, and cooks from frozen by one press', async () => {
     const { id } = await keeps(`Forgotten at ${width}`);
-    const person = await on('2027-01-17T14:30:00Z', width);
-    await person.goes('/');
+    const { person } = await on('2027-01-17T14:30:00Z', width, '/');
     await person.reads(/is still in the freezer: it will be frozen in the middle/);
     await person.presses('button', /^Reckon with it: The goat shoulder is still in the freezer/);
     await person.page.waitForFunction(() => !document.body.innerText.includes('is still in the freezer'));
@@ -103,41 +113,37 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
       serveAt: PLAN.serveAt,
     };
     const { id } = await kitchen.asks<{ id: string }>('POST', '/braises', { id: randomUUID(), plan });
-    const friday = await on('2027-01-15T18:00:00Z', width);
-    await friday.goes(`/bench/${id}`);
-    await friday.opens('Clock');
-    await friday.picks('Eaten', 'the evening after');
-    await friday.reads(/In the fridge by 19:00 tomorrow/);
-    await friday.reads(/min in ice water, about .* of ice, then the fridge/);
-    await friday.reads(/Warm it through on the hob/);
-    await friday.picks('Warmed', 'covered in the oven');
-    await friday.reads(/Warm it through in the oven/);
+    const { person, wakes } = await on('2027-01-15T18:00:00Z', width, `/bench/${id}`);
+    await person.opens('Clock');
+    await person.picks('Eaten', 'the evening after');
+    await person.reads(/In the fridge by 19:00 tomorrow/);
+    await person.reads(/min in ice water, about .* of ice, then the fridge/);
+    await person.reads(/Warm it through on the hob/);
+    await person.picks('Warmed', 'covered in the oven');
+    await person.reads(/Warm it through in the oven/);
     // The kitchen has it, not only this page.
-    await friday.reads(/\bSaved\b/);
-    await friday.leaves();
+    await person.reads(/\bSaved\b/);
 
-    const saturday = await on('2027-01-16T11:00:00Z', width);
-    await saturday.goes('/');
-    await saturday.reads(/Cook the beef chuck, and put it away/);
-    await saturday.goes(`/card/${id}`);
-    await saturday.reads(/to have it in the fridge at 19:00/);
-    await saturday.reads(/Sunday 17 January.*to eat at 19:00/);
-    await saturday.reads(/Covered, into the oven at 160 °C, until its middle is at 74 °C/);
-    await saturday.goes('/');
-    await saturday.presses('button', /^Done: Cook the beef chuck/);
-    await saturday.reads(/done today/);
+    await person.walksTo('/');
+    await wakes('2027-01-16T11:00:00Z');
+    await person.reads(/Cook the beef chuck, and put it away/);
+    await person.walksTo(`/card/${id}`);
+    await person.reads(/to have it in the fridge at 19:00/);
+    await person.reads(/Sunday 17 January.*to eat at 19:00/);
+    await person.reads(/Covered, into the oven at 160 °C, until its middle is at 74 °C/);
+    await person.walksTo('/');
+    await person.presses('button', /^Done: Cook the beef chuck/);
+    await person.reads(/done today/);
     // Nothing of it is to be begun any more, and nothing is late.
-    await saturday.page.waitForFunction(() => !/begin now/.test(document.body.innerText));
-    await saturday.leaves();
+    await person.page.waitForFunction(() => !/begin now/.test(document.body.innerText));
 
-    const sunday = await on('2027-01-17T15:00:00Z', width);
-    await sunday.goes('/');
-    await sunday.reads(/Lift the fat off the beef chuck and warm it through/);
-    await sunday.reads(/To 74 °C in the middle, and only once/);
-    await sunday.presses('button', /^Done: Lift the fat off/);
-    await sunday.reads(/done today/);
-    expect(sunday.pageErrors).toEqual([]);
-    await sunday.leaves();
+    await wakes('2027-01-17T15:00:00Z');
+    await person.reads(/Lift the fat off the beef chuck and warm it through/);
+    await person.reads(/To 74 °C in the middle, and only once/);
+    await person.presses('button', /^Done: Lift the fat off/);
+    await person.reads(/done today/);
+    expect(person.pageErrors).toEqual([]);
+    await person.leaves();
     await kitchen.asks('DELETE', `/braises/${id}`);
   });
 
@@ -186,7 +192,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
     await person.page.waitForFunction(() => !document.body.innerText.includes('begin now'));
     const kept = await kitchen.asks<Kept>('GET', `/braises/${id}`);
     expect(Object.keys(kept.plan.aheadDone ?? {}).sort()).toEqual(['cook', 'warm']);
-    await person.goes('/log');
+    await person.walksTo('/log');
     await person.presses('link', name);
     await person.reads(/Warm through/);
     expect(person.pageErrors).toEqual([]);
@@ -204,8 +210,7 @@ describe.each([390, 1280])('a Sunday dinner cooked on Saturday, at %d px', (widt
       id: randomUUID(),
       kept: { ...kept, since: '2026-12-03T21:00:00+00:00' },
     });
-    const person = await on('2027-01-15T18:00:00Z', width);
-    await person.goes('/');
+    const { person } = await on('2027-01-15T18:00:00Z', width, '/');
     await person.reads(/three portions, 1\.2 kg, in the freezer since Thursday 3 December/);
     await person.presses('button', `Thrown away: ${name}`);
     await person.presses('button', 'Undo');

@@ -39,14 +39,14 @@ describe('a kitchen that is new', () => {
     await person.reads('The bench is empty');
     await person.presses('button', 'Say what you have');
     await person.page.waitForFunction(() => location.pathname === '/');
-    await person.goes('/cook');
+    await person.walksTo('/cook');
     await person.reads('Nothing is on the fire');
     await person.finds('button', 'Rehearse first');
-    await person.goes('/log');
+    await person.walksTo('/log');
     await person.reads('Nothing yet. A cook is in the log once it is closed at the pot');
-    await person.goes('/log?see=charts');
+    await person.walksTo('/log?see=charts');
     await person.reads('Not known yet: no cook told when the pin rose.');
-    await person.goes('/bench/0e4177b8-253c-4e42-895e-09934a6c47c2');
+    await person.walksTo('/bench/0e4177b8-253c-4e42-895e-09934a6c47c2');
     await person.reads('This plan is not here');
     await person.presses('button', 'Back to Tonight');
     await person.page.waitForFunction(() => location.pathname === '/');

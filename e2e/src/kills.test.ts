@@ -144,17 +144,31 @@ const CUTS = Math.max(2, Math.floor(KILLS / 2));
 
 const get = async (address: string, path: string): Promise<unknown> => (await fetch(address + path)).json();
 
-/** Begins something on a fresh life of a server, and ends that at a random moment of it. */
-async function cutOff(folder: string, within: number, begin: (address: string) => Promise<unknown>): Promise<void> {
-  const server = standBy(folder);
-  const address = await server.begin();
-  const begun = begin(address).catch(() => undefined);
-  await new Promise((resolve) => setTimeout(resolve, Math.random() * within));
-  await server.kill();
-  await begun;
+/**
+ * Lives of a server on one folder: each looks at what the last one left, begins something and is ended at a random moment of
+ * it; the last one looks and is ended.
+ *
+ * @param within ms
+ */
+async function cutOff(
+  folder: string,
+  within: number,
+  look: (address: string) => Promise<void>,
+  begin: (address: string, cut: number) => Promise<unknown>,
+): Promise<void> {
+  for (let cut = 0; cut <= CUTS; cut += 1) {
+    let begun: Promise<unknown> = Promise.resolve();
+    await then(folder, async (address) => {
+      await look(address);
+      if (cut === CUTS) return;
+      begun = begin(address, cut).catch(() => undefined);
+      await new Promise((resolve) => setTimeout(resolve, Math.random() * within));
+    });
+    await begun;
+  }
 }
 
-/** The next life: what it finds, before it too is ended. */
+/** A life of a server, ended in the midst of what it does when the other is done. */
 async function then<T>(folder: string, look: (address: string) => Promise<T>): Promise<T> {
   const server = standBy(folder);
   try {
@@ -169,8 +183,8 @@ test('kills in a restore: the kitchen is the one that was there or the one of th
   const picture = Buffer.from('ffd8ffda0002010203ffd9', 'hex').toString('base64');
   /** Kitchens by the name of their one dish, each with a cook in the log and its photo. */
   const backups: unknown[] = [];
-  for (const name of ['one', 'another']) {
-    await then(folder, async (address) => {
+  await then(folder, async (address) => {
+    for (const name of ['one', 'another']) {
       const kitchen = { id: randomUUID(), servedAt: '2026-11-05T19:00:00Z', minutes: 40, grade: 'fork' };
       const { tables } = (await get(address, '/api/backup')) as { tables: Record<string, unknown[]> };
       for (const { id } of (tables['log_entry'] ?? []) as { id: string }[])
@@ -182,20 +196,17 @@ test('kills in a restore: the kitchen is the one that was there or the one of th
         body: JSON.stringify({ base64: picture }),
       });
       backups.push(await get(address, '/api/backup'));
-    });
-  }
+    }
+  });
   const found = new Set<string>();
-  for (let cut = 0; cut < CUTS; cut += 1) {
-    await cutOff(folder, 900, (address) => send(`${address}/api/backup/restore`, backups[cut % 2]));
-    const [entry, photo] = await then(folder, async (address) => {
-      const { items } = (await get(address, '/api/log')) as { items: { id: string; name: string; photo: boolean }[] };
-      expect(items).toHaveLength(1);
-      const { status } = await fetch(`${address}/api/log/${items[0]?.id}/photo`);
-      return [items[0], status];
-    });
-    found.add(entry?.name ?? '');
-    expect([entry?.photo, photo]).toEqual([true, 200]);
-  }
+  const look = async (address: string): Promise<void> => {
+    const { items } = (await get(address, '/api/log')) as { items: { id: string; name: string; photo: boolean }[] };
+    expect(items).toHaveLength(1);
+    const { status } = await fetch(`${address}/api/log/${items[0]?.id}/photo`);
+    found.add(items[0]?.name ?? '');
+    expect([items[0]?.photo, status]).toEqual([true, 200]);
+  };
+  await cutOff(folder, 900, look, (address, cut) => send(`${address}/api/backup/restore`, backups[cut % 2]));
   expect([...found].every((name) => ['one', 'another'].includes(name))).toBe(true);
   rmSync(folder, { recursive: true, force: true });
   process.stderr.write(`${CUTS} kills in a restore\n`);
@@ -204,14 +215,13 @@ test('kills in a restore: the kitchen is the one that was there or the one of th
 test('kills while a table is read in: all its lines are there, or none', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'hervir-kills-'));
   const LINES = 60;
-  for (let cut = 0; cut < CUTS; cut += 1) {
-    const text = ['date,cut,dish', ...Array.from({ length: LINES }, (_, i) => `2026-11-05,goat neck,${cut} ${i}`)].join(
-      '\n',
-    );
-    await cutOff(folder, 1600, (address) => send(`${address}/api/log/file.csv`, { text }));
-    const total = await then(folder, async (address) => ((await get(address, '/api/log')) as { total: number }).total);
+  const table = (cut: number): string =>
+    ['date,cut,dish', ...Array.from({ length: LINES }, (_, i) => `2026-11-05,goat neck,${cut} ${i}`)].join('\n');
+  const look = async (address: string): Promise<void> => {
+    const { total } = (await get(address, '/api/log')) as { total: number };
     expect(total % LINES).toBe(0);
-  }
+  };
+  await cutOff(folder, 1600, look, (address, cut) => send(`${address}/api/log/file.csv`, { text: table(cut) }));
   rmSync(folder, { recursive: true, force: true });
   process.stderr.write(`${CUTS} kills while a table was read in\n`);
 });

@@ -1,4 +1,4 @@
-import { aKitchen, Person, press } from './browser';
+import { aKitchen, type Person, press } from './browser';
 
 const kitchen = aKitchen();
 
@@ -23,14 +23,13 @@ const proposed = (person: Person): Promise<number> =>
 
 describe('the log', () => {
   test('tells the cook something true, and the next plan changes by it and says so', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/');
+    const person = await kitchen.comesTo('/');
     await person.reads('What was learnt');
     await person.reads(/The old steel one gives \d+ % less heat than its plate says/);
-    await person.goes('/log?see=charts');
+    await person.walksTo('/log?see=charts');
     await person.reads(/The old steel one: the pin is up when planned/);
     await person.reads(/Goat shoulder: \d of \d came out short/);
-    await person.goes('/log');
+    await person.walksTo('/log');
     await person.picks('How it came out', '▲ short of it');
     await (
       await person.page.waitForSelector('a ::-p-text(Goat shoulder with juniper)', { visible: true })
@@ -39,7 +38,7 @@ describe('the log', () => {
     await person.presses('button', 'Cook this again with what was learnt');
     await person.finds('button', 'Start cooking');
     const taught = await proposed(person);
-    await person.goes('/cookers');
+    await person.walksTo('/cookers');
     await person.reads(/Goat shoulder is \d+ % tougher than usual/);
     await press(person.page, () =>
       person.page.waitForSelector('::-p-xpath(//button[contains(@aria-label,"Use it: Goat shoulder")])'),
@@ -47,7 +46,7 @@ describe('the log', () => {
     await person.page.waitForFunction(
       () => document.querySelector('[aria-label^="Use it: Goat shoulder"]')?.getAttribute('aria-checked') === 'false',
     );
-    await person.goes('/bench');
+    await person.walksTo('/bench');
     await person.finds('button', 'Start cooking');
     await person.page.waitForFunction(
       (before: number) =>
@@ -56,13 +55,11 @@ describe('the log', () => {
       taught,
     );
     expect(await proposed(person)).toBeLessThan(taught);
-    expect(person.pageErrors).toEqual([]);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a past cook is added in a few fields, looked for, said more of, and thrown away', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/log');
+    const person = await kitchen.comesTo('/log');
     await person.presses('button', 'Add a past cook');
     await person.writes('textbox', 'A word on it', 'from the old notebook');
     await person.presses('button', 'Add it');
@@ -78,12 +75,11 @@ describe('the log', () => {
     await person.presses('button', 'Delete');
     await person.presses('button', 'Delete it');
     await person.page.waitForFunction(() => location.pathname === '/log');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a pasted recipe becomes a plan: each line beside what it was taken for, a guess set right, nothing dropped', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/recipe');
+    const person = await kitchen.comesTo('/recipe');
     const box = await person.finds('textbox', 'The recipe');
     await box.evaluate((element, text) => {
       // Pasted at once, as a cook would: typing it would take a minute.
@@ -102,6 +98,6 @@ describe('the log', () => {
     await person.finds('button', 'Start cooking');
     const made = await person.page.evaluate(() => location.pathname.replace('/bench/', '/api/braises/'));
     expect((await fetch(`${kitchen.server.address}${made}/calendar.ics`)).status).toBe(200);
-    await person.leaves();
+    kitchen.stays(person);
   });
 });

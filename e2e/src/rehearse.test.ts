@@ -1,4 +1,4 @@
-import { aKitchen, Person } from './browser';
+import { aKitchen, type Person } from './browser';
 
 const kitchen = aKitchen();
 
@@ -11,8 +11,7 @@ async function upToTheLid(person: Person): Promise<void> {
 
 describe('rehearse', () => {
   test('a cook burns a pot, reads on the recorder why, does it again with the remedy and passes', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/rehearse');
+    const person = await kitchen.comesTo('/rehearse');
     await person.reads('Nothing yet');
     await person.presses('button', 'Begin: Save an unscraped pot');
     await person.finds('region', 'The cooker');
@@ -30,20 +29,17 @@ describe('rehearse', () => {
     await upToTheLid(person);
     await person.reads('Passed: Save an unscraped pot');
     await person.reads('it is the best of the sauce');
-    await person.goes('/rehearse');
+    await person.walksTo('/rehearse');
     await person.reads('▲ not yet');
     await person.reads('● passed');
     // Apart from real cooks: nothing is on the fire.
-    await person.goes('/cook');
+    await person.walksTo('/cook');
     await person.reads('Nothing is on the fire');
-    expect(person.pageErrors).toEqual([]);
-    expect(person.strayRequests).toEqual([]);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a plan from the bench is rehearsed: its burner turned, its lid locked, what the lid forbids refused, and a reload goes on', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/');
+    const person = await kitchen.comesTo('/');
     await person.opensPlan('Beef shin with celeriac and prunes');
     await person.presses('button', 'Rehearse');
     await person.page.waitForFunction(() => location.pathname.startsWith('/rehearse/'));
@@ -63,15 +59,14 @@ describe('rehearse', () => {
     expect(await person.page.$eval('.rehearse-clocks', (clocks) => clocks.textContent)).toBe(clock);
     await person.presses('button', 'End it here');
     await person.reads('That was the rehearsal.');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a real cook is linked to the simulated cooker and let go again', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
     // Who cooks for dinner is not offered one.
-    await person.goes('/rehearse');
+    const person = await kitchen.comesTo('/rehearse');
     await person.ticks('Offer the simulated cooker at the pot too: pin, count and end come by themselves');
-    await person.goes('/');
+    await person.walksTo('/');
     await person.opensPlan('Goat neck with quince');
     await person.presses('button', 'Start cooking');
     await person.finds('region', 'Now');
@@ -82,6 +77,6 @@ describe('rehearse', () => {
     await person.reads('The lid is not locked.');
     await person.presses('button', 'Unlink the simulated cooker');
     await person.reads('you press what you see');
-    await person.leaves();
+    kitchen.stays(person);
   });
 });

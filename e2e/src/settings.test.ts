@@ -34,7 +34,7 @@ describe('files of a kitchen, in Settings', () => {
     await person.reads('5 Nov 2026');
     await person.presses('button', 'Add 1 cooks');
     await person.reads('1 cooks added; 0 were there already.');
-    await person.goes(`/log?text=${size.width}`);
+    await person.walksTo(`/log?text=${size.width}`);
     await person.reads(`Neck ${size.width}`);
     expect(person.pageErrors).toEqual([]);
     expect(person.strayRequests).toEqual([]);

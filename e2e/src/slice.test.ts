@@ -1,5 +1,4 @@
-import { rmSync } from 'node:fs';
-import { aKitchen, Person, serve } from './browser';
+import { aKitchen, Person } from './browser';
 
 const kitchen = aKitchen();
 
@@ -55,12 +54,12 @@ describe('Tonight', () => {
 });
 
 /** From Tonight onto the bench, as a new cook would. */
-async function ontoTheBench(person: Person): Promise<void> {
-  await person.goes('/');
+async function ontoTheBench(person: Person): Promise<Person> {
   await person.reads(/Begin \d{2}:\d{2}|Begin now/);
   await person.presses('button', 'Open on the bench');
   await person.finds('slider', 'Minutes under pressure');
   await person.reads('Saved');
+  return person;
 }
 
 const valueNow = async (person: Person): Promise<number> =>
@@ -72,19 +71,17 @@ const valueNow = async (person: Person): Promise<number> =>
 
 describe('the bench', () => {
   test('saves edits by itself and has them after a reload', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     await person.writes('textbox', 'As bought', '2 kg');
     await person.seesIn('textbox', 'As bought', '2 kg');
     await person.reads('Saved');
     await person.page.reload();
     await person.seesIn('textbox', 'As bought', '2 kg');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('arrow keys on the handle move minutes, odds and the time to begin; undo takes it back', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     const proposed = await valueNow(person);
     const begin = clock.exec(await person.text())?.[0];
     await person.focuses('slider', 'Minutes under pressure');
@@ -97,12 +94,11 @@ describe('the bench', () => {
     await person.presses('button', 'Undo');
     await person.presses('button', 'Undo');
     await person.reads(`${proposed} minutes under pressure,`);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('dragging the handle moves minutes, odds and dinner while the finger is still down', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     const proposed = await valueNow(person);
     const begin = clock.exec(await person.text())?.[0];
     const box = await (await person.finds('slider', 'Minutes under pressure')).boundingBox();
@@ -123,66 +119,59 @@ describe('the bench', () => {
     await person.page.mouse.up();
     await person.reads('Saved');
     expect(await valueNow(person)).toBeGreaterThan(proposed + 5);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a thickness no piece can have is said at its field and nothing is lost', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     await person.writes('textbox', 'Thickness', '20 cm');
     await person.reads(/20 cm is more than a piece of [\d]+ g can have; allowed: 0.5 cm to [\d.]+ cm/);
     await person.writes('textbox', 'Thickness', '4 cm');
     await person.reads('Saved');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('the last saved edit is there after the server was killed in mid-edit, and an unsaved one is sent when it is back', async () => {
-    let own = await serve();
-    const person = await Person.at(kitchen.browser, own.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     await person.writes('textbox', 'As bought', '1.7 kg');
     await person.seesIn('textbox', 'As bought', '1.7 kg');
     await person.reads('Saved');
     const plan = new URL(person.page.url()).pathname;
-    await own.kill();
+    await kitchen.powerGoes();
     await person.writes('textbox', 'As bought', '1.9 kg');
     await person.reads('The server is away. Kept here');
-    own = await serve({ folder: own.folder, port: Number(new URL(own.address).port) });
-    const stored = (await (await fetch(`${own.address}/api/braises/${plan.split('/')[2] ?? ''}`)).json()) as {
-      plan: { meat: { grams: number } };
-    };
+    await kitchen.powerIsBack();
+    const stored = await kitchen.asks<{ plan: { meat: { grams: number } } }>(
+      'GET',
+      `/braises/${plan.split('/')[2] ?? ''}`,
+    );
     expect(stored.plan.meat.grams).toBeGreaterThanOrEqual(1700);
     await person.reads('Saved');
     await person.page.reload();
     await person.seesIn('textbox', 'As bought', '1.9 kg');
-    await person.leaves();
-    await own.kill();
-    rmSync(own.folder, { recursive: true, force: true });
+    kitchen.stays(person);
   });
 
   test('shows units both ways, everywhere at once', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     await person.presses('button', 'g · cm · °C: change to pounds and inches');
     await person.seesIn('textbox', 'As bought', '3 lb 5 oz');
     await person.reads(/pot 2\d\d °F/);
     await person.presses('button', 'lb · in · °F: change to grams and centimetres');
     await person.seesIn('textbox', 'As bought', '1.5 kg');
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a plan that is not there says so', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/bench/nowhere');
+    const person = await kitchen.comesTo('/bench/nowhere');
     await person.reads('This plan is not here');
-    await person.leaves();
+    kitchen.stays(person);
   });
 });
 
 describe('minutes to trust', () => {
   test('what if: another cut, an old recipe and a tough piece are answered and can be taken', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await ontoTheBench(person);
+    const person = await ontoTheBench(await kitchen.comesTo('/'));
     await person.presses('button', 'Take bite-size');
     await person.reads(/Bite-size\s+\d+ pieces[^●]*● as it is/);
     await person.presses('button', 'Why, what if, care');
@@ -191,20 +180,18 @@ describe('minutes to trust', () => {
     await person.reads('Saved');
     await person.writes('spinbutton', 'Minutes of the recipe', '240');
     await person.reads(/is \d+ min\s+under pressure/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('the wall chart has minutes for every animal, and changes with the release', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/times');
+    const person = await kitchen.comesTo('/times');
     await person.reads(/beef chuck[^·]*?\s\d+ · \d+ · \d+/);
     await person.reads(/goat leg[^·]*?\s\d+ · \d+ · \d+/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('a cooker is added from a starting set, timed with a litre of water, taken away and brought back', async () => {
-    const person = await Person.at(kitchen.browser, kitchen.server.address);
-    await person.goes('/cookers');
+    const person = await kitchen.comesTo('/cookers');
     await person.presses('button', 'Add a cooker');
     await person.presses('menuitem', 'Small electric pot, 3 l');
     await person.writes('textbox', 'Name', 'The little one');
@@ -217,6 +204,6 @@ describe('minutes to trust', () => {
     await person.reads('The little one is taken away');
     await person.presses('button', 'Undo');
     await person.finds('button', 'Change The little one');
-    await person.leaves();
+    kitchen.stays(person);
   });
 });

@@ -1,4 +1,4 @@
-import { aKitchen, Person } from './browser';
+import { aKitchen, type Person } from './browser';
 
 const kitchen = aKitchen();
 
@@ -19,14 +19,8 @@ async function opensTheLeg(more: object = {}): Promise<Person> {
     finish: { thickener: 'potato-starch', body: 'coating', sauceMl: 400 },
     ...more,
   };
-  const kept = await fetch(`${kitchen.server.address}/api/braises`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ id, plan }),
-  });
-  expect(kept.status).toBe(201);
-  const person = await Person.at(kitchen.browser, kitchen.server.address);
-  await person.goes(`/bench/${id}`);
+  await kitchen.asks('POST', '/braises', { id, plan });
+  const person = await kitchen.comesTo(`/bench/${id}`);
   await person.finds('slider', 'Minutes under pressure');
   await person.reads('2 openings');
   return person;
@@ -61,8 +55,7 @@ describe('vegetables in stages', () => {
     await person.reads('1 not as asked');
     await person.presses('button', 'Undo');
     await person.finds('button', /^Carrot ?tender ?\(second run/);
-    expect(person.pageErrors).toEqual([]);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('by keyboard: an arrow moves a vegetable on, and the consequence is told at its station', async () => {
@@ -77,7 +70,7 @@ describe('vegetables in stages', () => {
     await person.reads(/Elsewhere: second run, tender/);
     await person.picks('Place of turnip', 'second run');
     await person.finds('button', /^Turnip ?tender ?\(second run/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('the sauce is told in grams and millilitres, or in the spoons and cups the cook has set', async () => {
@@ -88,7 +81,7 @@ describe('vegetables in stages', () => {
     await person.reads(/Stir [\d½]+ tbsp of potato starch into [\d½¼⅓ ]+(tbsp|tsp|cup) of cold water/);
     await person.presses('button', 'lb · in · °F: change to grams and centimetres');
     await person.reads(/Stir \d+ g of potato starch/);
-    await person.leaves();
+    kitchen.stays(person);
   });
 
   test('for other numbers of people it says what changes before it is taken', async () => {
@@ -99,7 +92,7 @@ describe('vegetables in stages', () => {
     await person.presses('button', 'Make it for 9');
     await person.opens('Meat');
     await person.seesIn('textbox', 'As bought', '2.7 kg');
-    await person.leaves();
+    kitchen.stays(person);
   });
 });
 
@@ -137,7 +130,6 @@ describe('the clock', () => {
     await person.reads('Bread: Warm it in the oven');
     const pdf = Buffer.from(await person.page.pdf({ preferCSSPageSize: true })).toString('latin1');
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
-    expect(person.pageErrors).toEqual([]);
-    await person.leaves();
+    kitchen.stays(person);
   });
 });

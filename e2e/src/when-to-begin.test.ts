@@ -26,7 +26,7 @@ describe.each([390, 1280])('when to begin, at %d px', (width) => {
     const person = await opens();
     await person.goes('/');
     await person.reads(new RegExp(`Begun too late at ${width}\\s*▲ begin now, .* late`));
-    await person.goes(`/bench/${id}`);
+    await person.walksTo(`/bench/${id}`);
     await person.reads(/Begin now, .* late: dinner \d\d:\d\d, not/);
     expect(await person.text()).not.toMatch(/Begin \d\d:\d\d/);
     expect(person.pageErrors).toEqual([]);

@@ -139,9 +139,10 @@ async function create(config: Config, database: OpenDatabase): Promise<NestExpre
     else parsers.find(([path]) => path.test(request.path))?.[1](request, response, next);
   });
   app.useGlobalFilters(new FaultFilter(await app.resolve(PinoLogger)));
-  const document = openApi(app);
   serveWeb(app, process.env['HERVIR_WEB'] ?? join(__dirname, '../../web/dist'));
-  app.use('/api/openapi.json', (_request: Request, response: Response) => response.json(document));
+  // Drawn up when it is first asked for: a kitchen that is back after a power cut is wanted for dinner, not for this.
+  let document: Record<string, unknown> | undefined;
+  app.use('/api/openapi.json', (_request: Request, response: Response) => response.json((document ??= openApi(app))));
   return app;
 }
 

@@ -9,6 +9,15 @@ interface Setting {
   readonly speed: number;
 }
 
+/** What such a file says, or null while it is being written. */
+function wholeSetting(text: string): Setting | null {
+  try {
+    return JSON.parse(text) as Setting;
+  } catch {
+    return null;
+  }
+}
+
 /**
  * The one clock of the server: injected, so that tests can set it. Started with HERVIR_TEST_CLOCK naming a file, it goes
  * by that file and looks at it again when it changes; no request can reach it.
@@ -41,8 +50,9 @@ export class Clock {
     if (this.file === undefined) return null;
     const { mtimeMs } = statSync(this.file);
     if (mtimeMs !== this.seen) {
-      this.seen = mtimeMs;
-      this.setting = JSON.parse(readFileSync(this.file, 'utf8')) as Setting;
+      const whole = wholeSetting(readFileSync(this.file, 'utf8'));
+      // Caught in the middle of being written it is looked at again, even where the whole of it bears the same time.
+      if (whole !== null) [this.setting, this.seen] = [whole, mtimeMs];
     }
     return this.setting;
   }

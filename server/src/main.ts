@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { toString } from 'qrcode';
-import { start } from './application';
 import { HELP, readConfig, StartError } from './config';
 import { VERSION } from './version';
 
@@ -15,6 +14,8 @@ async function main(): Promise<void> {
     return;
   }
   const config = readConfig(process.argv.slice(2), process.env);
+  // Read only now: the whole application is a second of a processor, and whoever asks for help, or for another port, needs none.
+  const { start } = await import('./application.js');
   const running = await start(config);
   process.stdout.write(`Hervir is at ${running.address}${config.demo ? '  (demo kitchen)' : ''}\n`);
   const { addresses, code } = running.house;

@@ -229,6 +229,9 @@ describe('what was late', () => {
     expect(unsoaked?.plan.grains).toMatchObject([{ grain: 'bean-dry-unsoaked', grams: 200 }]);
     const chickpeas = late(friday, -60).find(({ task }) => task.kind === 'soak');
     expect([chickpeas?.missed.code, chickpeas?.plan]).toEqual(['soak-quickly', friday]);
+    expect(chickpeas === undefined ? '' : missedText(chickpeas)).toMatch(
+      /^The chickpeas.* were not soaked long enough: boil/,
+    );
     // Four hours are enough.
     expect(late(friday, -300).map(({ task }) => task.kind)).not.toContain('soak');
   });
@@ -238,6 +241,7 @@ describe('what was late', () => {
     const night = { ...friday, meat: { ...fresh, marinade: { ml: 200, hours: 12, then: 'poured-in' as const } } };
     const hour = late(night, -60).find(({ task }) => task.kind === 'marinate');
     expect(hour?.plan.meat.marinade).toMatchObject({ hours: 1, ml: 200 });
+    expect(hour === undefined ? '' : missedText(hour)).toMatch(/it lies in it for 1 h now/);
     expect(late(night, -10).find(({ task }) => task.kind === 'marinate')?.plan.meat.marinade).toBeNull();
   });
 });

@@ -215,10 +215,21 @@ describe('several braises in one evening', () => {
   test('one pot twice: one is ready long before, and is kept at 60 °C', () => {
     const both = scheduleTogether([braise('neck', 'blue', seven), braise('leg', 'blue', seven)]);
     const first = both[0];
+    // Whoever begins first is told first.
+    expect(Date.parse(both[0]?.startAt ?? '')).toBeLessThan(Date.parse(both[1]?.startAt ?? ''));
     expect(first?.waitsMinutes).toBeGreaterThan(60);
     expect(first?.text).toMatch(/wanted twice: keep it at 60 °C/);
     // It is the pot that is wanted, not the hands.
     expect(first?.text).not.toContain('two hands');
+  });
+
+  test('whoever begins first is told first, in whatever order they are asked about', () => {
+    const eight = '2027-01-17T20:00:00+01:00';
+    for (const asked of [
+      [braise('neck', 'blue', seven), braise('leg', 'steel', eight)],
+      [braise('leg', 'steel', eight), braise('neck', 'blue', seven)],
+    ])
+      expect(scheduleTogether(asked).map(({ id }) => id)).toEqual(['neck', 'leg']);
   });
 
   test('another time to eat is kept: what is eaten an hour sooner ends an hour sooner', () => {

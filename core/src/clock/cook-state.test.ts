@@ -305,6 +305,31 @@ describe('a cook', () => {
     );
   });
 
+  test('a press that does not end the step it names changes nothing, and says so', () => {
+    const { events, at } = idsBefore('pin');
+    const before = state(events, at);
+    for (const kind of ['lidLocked', 'ventOpened', 'served'] as const) {
+      const after = state([...events, event(kind, at, { step: 'pin' })], at);
+      expect([kind, after.now?.step.id]).toEqual([kind, before.now?.step.id]);
+      expect(after.ignored).toHaveLength(before.ignored.length + 1);
+      expect(english(after.ignored.at(-1)?.reason ?? '')).toContain('does not end');
+    }
+    // A try without a grade is a try all the same.
+    const tried = idsBefore('check');
+    const after = state([...tried.events, event('stepDone', tried.at, { step: 'check' })], tried.at);
+    expect([after.now?.step.id === 'check', after.ignored]).toEqual([false, []]);
+    // What does end it, does.
+    expect(state([...events, event('pinUp', at, { step: 'pin' })], at).now?.step.id).not.toBe('pin');
+  });
+
+  test('counts only what runs: before the first step that is counted there is no timer', () => {
+    expect(state([], BEGIN - 10 * MIN).timers).toEqual([]);
+    for (const { label, endsAt } of state([event('started', BEGIN)], BEGIN).timers) {
+      expect(english(label)).not.toBe('');
+      expect(endsAt).toBeGreaterThanOrEqual(BEGIN);
+    }
+  });
+
   test('midnight and summer time change nothing: it counts moments, not clock faces', () => {
     const night = made({ ...refuge, serveAt: '2027-03-28T03:30:00+02:00' });
     const begin = Date.parse('2027-03-28T03:30:00+02:00') - night.totalMinutes * MIN;
@@ -344,6 +369,14 @@ describe('what there is to spare', () => {
     const events = [event('started', begin + late * MIN)];
     return state(events, begin + late * MIN, spared);
   };
+
+  test('changed or taken away, what else was put earlier stays so', () => {
+    const { tasks } = forecast(refuge).clock;
+    const [id] = Object.keys(withSpare({ moved: {} }, tasks, 10).moved);
+    const moved = { onion: 5, [id ?? '']: 20 };
+    expect(withSpare({ moved }, tasks, 12.4).moved).toEqual({ onion: 5, [id ?? '']: 12 });
+    expect(withSpare({ moved }, tasks, 0).moved).toEqual({ onion: 5 });
+  });
 
   test('stands after the first opening, and is said there', () => {
     const opened = spared.steps.findIndex(({ moves }) => moves.some(({ kind }) => kind === 'open'));

@@ -70,6 +70,7 @@ function followersOf(tasks: readonly Bare[]): Map<string, string[]> {
  * @throws RangeError when tasks wait for each other in a ring or for a task that is not there
  * @example backwards([{ id: 'a', label: 'A', minutes: 5, resource: 'pot', handsOn: false, after: [] }]).totalMinutes // 5
  */
+// oxlint-disable-next-line max-lines-per-function -- one walk from dinner backwards, whose steps share what is free until then
 export function backwards<T extends Bare>(
   tasks: readonly T[],
   moved: Readonly<Record<string, number>> = {},

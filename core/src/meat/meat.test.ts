@@ -37,6 +37,16 @@ describe('from weight to shape', () => {
     expect([few.count, many.count]).toEqual([3, 6]);
   });
 
+  test('a rack is cut between its bones: each rib is as long as the rack is wide, and as thick as it', () => {
+    const ribs = pieceOf(planFor('pork-spare-rib', 'ribs', 1500).meat);
+    const rack = pieceOf(planFor('pork-spare-rib', 'rack', 1500).meat);
+    expect(ribs.thicknessCm).toBeCloseTo(rack.thicknessCm, 6);
+    expect(ribs.dimensionsCm[0]).toBeGreaterThan(3 * ribs.dimensionsCm[1]);
+    // A slab of spare ribs has ten to thirteen bones. Common practice.
+    expect(ribs.count).toBeGreaterThanOrEqual(8);
+    expect(ribs.count).toBeLessThanOrEqual(16);
+  });
+
   test('a measured thickness keeps the weight of a whole piece, and the shape of the others', () => {
     const whole = pieceOf(planFor('goat-leg', 'whole', 1800, {}, { thicknessCm: 7 }).meat);
     expect(whole.dimensionsCm[2]).toBe(7);

@@ -122,6 +122,7 @@ function shareOf(form: Form, thicknessFixed: boolean): readonly [number, number,
  * Accuracy: thickness of an unmeasured piece within about 15 % (common practice).
  * @example pieceOf({ ...kiloOfChuck, form: 'whole', grams: 1360 }).thicknessCm // 6.4
  */
+// oxlint-disable-next-line max-lines-per-function -- its refusals first, then each measure from the one before it
 export function pieceOf(meat: Meat): Piece {
   const cut = cutById(meat.cut);
   const grams = meat.grams - meat.trimGrams;

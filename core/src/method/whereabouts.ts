@@ -30,6 +30,7 @@ export function inBowls(portions: readonly Portion[]): Places {
 const ON_THE_PLATE: ReadonlySet<Portion['kind']> = new Set(['meat', 'vegetable', 'grain', 'other']);
 
 /** One `case` for every kind of move: where it brings what it moves; null where it moves nothing. */
+// oxlint-disable-next-line max-lines-per-function -- one case for each kind of move
 function goesTo(move: Move): Whereabouts | null {
   switch (move.kind) {
     case 'sear':

@@ -63,6 +63,24 @@ describe.each(KITCHENS.map((kitchen) => [kitchen.name, kitchen] as const))('writ
     expect(pressureTimes(state, kitchen.nowMs)).toEqual(kitchen.times);
   });
 
+  test('its steps do what their buttons said: the lid, the valve and the heat are moved by them', () => {
+    const { steps } = guideFromV1(kitchen.guide);
+    const moved = (done: string): string[] =>
+      steps.filter((step) => step.done === done).flatMap(({ moves }) => moves.map(({ kind }) => kind));
+    expect(moved('lidLocked').length + moved('secondRun').length).toBeGreaterThan(0);
+    for (const kind of moved('lidLocked')) expect(kind).toBe('lock');
+    for (const kind of moved('valveClosed')) expect(kind).toBe('start');
+    for (const kind of moved('heaterOff')) expect(kind).toBe('hold');
+    for (const kind of moved('lidOpened')) expect(kind).toBe('open');
+    for (const { id, moves } of steps.filter(({ id }) => id === 'rest'))
+      expect([id, moves.map(({ kind }) => kind)]).toEqual(['rest', ['rest']]);
+    // Whatever else is pressed moves nothing, or something that there is a word for.
+    for (const move of steps.flatMap(({ moves }) => moves)) expect([move, typeof move.kind]).toEqual([move, 'string']);
+    // What is done at the board moves nothing of the pot: nothing is made up for it.
+    const board = steps.filter(({ done, section }) => done === 'stepDone' && section === 'board');
+    expect(board.flatMap(({ moves }) => moves)).toEqual([]);
+  });
+
   test('and goes on to the table, its cooker linked', () => {
     const plan = planFromV1(kitchen.plan);
     const started = kitchen.events.find(({ kind }) => kind === 'started');

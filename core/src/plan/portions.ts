@@ -73,6 +73,7 @@ export function portionsOf(plan: Plan): readonly Portion[] {
 /** A plan is never changed in place: its portions are asked for a dozen times in a forecast. */
 const listed = new WeakMap<Plan, readonly Portion[]>();
 
+// oxlint-disable-next-line max-lines-per-function -- one list, kind by kind, in the order of the plan
 function listOf(plan: Plan): Portion[] {
   const portions: Portion[] = [];
   const { roomC } = plan.kitchen;

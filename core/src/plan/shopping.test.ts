@@ -57,3 +57,13 @@ test('every vegetable that is peeled or trimmed has its share; nothing is left o
     expect(sold.left).toBeLessThanOrEqual(1);
   }
 });
+
+test('two things of one aisle are two lines, and one thing of two plans is one', () => {
+  const list = shoppingList([shank, shank]);
+  expect(new Set(list.map(({ id }) => id)).size).toBe(list.length);
+  // A tick is kept by it, on paper and on the phone: it says the thing and nothing of how it is told.
+  for (const { id } of list) expect(id).toMatch(/^[a-z-]+:[\w."é -]+$/);
+  expect(line(list, /carrot/).plans).toEqual([0, 1]);
+  expect(line(list, /carrot/).grams).toBeCloseTo((2 * 380) / 0.82, 6);
+  expect(list.filter(({ name }) => /onion|carrot/.test(english(name)))).toHaveLength(2);
+});

@@ -12,6 +12,7 @@ import {
   burnVerdict,
   grainSettles,
   stickingOf,
+  vegetableWaterMl,
   type BaseMoment,
   type BaseState,
   type BurnVerdict,
@@ -278,4 +279,17 @@ describe('how often such a pot burns', () => {
     const plain = { sear: { school: 'none', where: 'pot', order: 'meat-first' } } as const;
     expect(verdict(plain).chance).toBeLessThanOrEqual(verdict({}).chance);
   });
+});
+
+test('chopped tomatoes fried after the meat give almost their weight in water, as tins say (93 % water; USDA FoodData)', () => {
+  const fried = (grams: number): Plan =>
+    planFor('beef-chuck', 'chunks', 1200, {
+      aromatics: [],
+      additions: [{ ingredient: 'chopped-tomato', grams, when: 'fried' }],
+    });
+  const after = (plan: Plan): Plan => ({ ...plan, sear: { ...plan.sear, order: 'meat-first' } });
+  expect(vegetableWaterMl(after(fried(200)))).toBeCloseTo(186, 6);
+  expect(vegetableWaterMl(after(fried(0)))).toBe(0);
+  // Fried before the meat they have boiled down by the time it comes.
+  expect(vegetableWaterMl({ ...fried(200), sear: { ...fried(200).sear, order: 'onion-first' } })).toBe(0);
 });

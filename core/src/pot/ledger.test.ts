@@ -203,3 +203,12 @@ describe('the schools of liquid', () => {
     expect(pour(plan) - pour(more)).toBeGreaterThan(120);
   });
 });
+
+test('flour of the board is a paste a little heavier than water, and almost none of it is water', () => {
+  const floured = planFor('beef-shin', 'chunks', 1200, {}, { flourGrams: 55 });
+  const flour = chargesOf(floured).find(({ from }) => from === 'flour');
+  // A batter weighs about 1.1 kg a litre; flour holds an eighth of water. From memory.
+  expect(flour?.volumeMl).toBeCloseTo(50, 6);
+  expect(flour?.waterMl).toBeLessThan(0.2 * 55);
+  expect(flour?.starchG).toBeGreaterThan(0);
+});

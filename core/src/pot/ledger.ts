@@ -96,6 +96,7 @@ export function allFatMl(plan: Pick<Plan, 'meat' | 'otherMeats' | 'aromatics' | 
  * Accuracy: juice, uptake and vegetables are common practice, within a fifth or so.
  * @example ledgerOf(plan, chargesOf(plan), { lidOn: { boiledKg: 0.05 }, opened: { boiledKg: 0.05, purgedKg: 0.04, flashedKg: 0.03 }, juiceMl: 200 }).belowMinimum // false
  */
+// oxlint-disable-next-line max-lines-per-function -- a ledger is booked from its first line to its last: the order is the reckoning
 export function ledgerOf(
   plan: Pick<Plan, 'meat' | 'otherMeats' | 'vegetables' | 'aromatics' | 'grains' | 'cooker' | 'sear' | 'stages'>,
   charges: readonly Charge[],

@@ -57,6 +57,20 @@ describe('an electric cooker', () => {
     }
   });
 
+  test('without power it gives no heat, whatever it is set to; a gas burner does', () => {
+    const [dead, gas] = [electric(), new CookerDevice(stovetop)];
+    for (const device of [dead, gas]) {
+      pressed(device, [
+        { do: 'lid', to: 'on' },
+        device === gas ? { do: 'burner', level: 'full' } : { do: 'pressure', minutes: 30 },
+      ]);
+      const build = potBuild(device === gas ? stovetop : DEFAULT_COOKER, DEFAULT_KITCHEN);
+      expect(device.watts(build)).toBeGreaterThan(500);
+      device.dead = true;
+      expect(device.watts(build) > 0).toBe(device === gas);
+    }
+  });
+
   test('after a burn error it does nothing until it is cancelled', () => {
     const device = electric();
     pressed(device, [

@@ -64,6 +64,7 @@ function valveOpenMinutes(run: SimulatedCook): number {
   return seconds / 60;
 }
 
+// oxlint-disable-next-line max-lines-per-function -- one sentence for each way it can have come out
 function tenderness(run: SimulatedCook, advice: Advice[]): DebriefLine[] {
   const { grade } = run.opened ?? { grade: null };
   const { target } = run.f.plan;

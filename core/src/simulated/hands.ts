@@ -92,6 +92,7 @@ function begin(kitchen: SimulatedKitchen, move: Move): void {
 }
 
 /** What hands finish a move with, as the button of its step says. One `case` for every move that hands feel. */
+// oxlint-disable-next-line max-lines-per-function -- one case for each move that hands feel, and a list of those they do not
 function end(kitchen: SimulatedKitchen, f: Forecast, step: GuideStep, move: Move, done: Done): Refusal {
   switch (move.kind) {
     case 'heat':

@@ -3,7 +3,7 @@ import { guideOf } from '../braise/guide/guide';
 import { DEFAULT_COOKER, DEFAULT_KITCHEN } from '../plan/defaults';
 import type { Plan } from '../plan/plan';
 import { planFor } from '../testing/fixtures';
-import { browningRate, colourOf, searFor } from './browning';
+import { browningRate, colourOf, searContact, searFor } from './browning';
 import { debriefOf } from './debrief';
 import { EXERCISE_LIST, exerciseById, markOf } from './exercises';
 import type { FaultId } from './faults';
@@ -299,6 +299,9 @@ describe('each fault has its consequence', () => {
     const said = debriefOf(run).differently.join(' ');
     expect(said).toContain('Leave the valve alone');
     expect(said).toContain('Carrot: in later');
+    // What cost the meat comes before what cost a carrot.
+    expect(debriefOf(run).differently[0]).toContain('Leave the valve alone');
+    expect(debriefOf(run).differently).toHaveLength(2);
   });
 });
 
@@ -378,4 +381,21 @@ describe('the exercises', () => {
     steadyHand(run, () => exerciseById('quick-or-natural').over(run));
     expect(mark('quick-or-natural', run)).toBe('failed');
   });
+});
+
+test('a rehearsal begins where the pot comes on, and is on time: the board is done as planned', () => {
+  const run = cook(shin);
+  run.begin();
+  expect(Math.abs(run.state.dinner.driftMinutes)).toBeLessThan(0.5);
+  expect(run.state.steps.filter(({ step, doneAt }) => step.section === 'board' && doneAt === null)).toEqual([]);
+  expect(run.state.startedAt ?? Infinity).toBeLessThanOrEqual(setup.startMs);
+});
+
+test('a film of juice between the pieces takes more heat from the base than dry metal, and none where there is no room', () => {
+  const half = { areaM2: 0.04, coveredM2: 0.02 };
+  expect(searContact(half, 0.01)).toBeGreaterThan(1.5 * searContact(half, 0));
+  const full = { areaM2: 0.04, coveredM2: 0.04 };
+  expect(searContact(full, 0.01)).toBeCloseTo(searContact(full, 0), 9);
+  // Nothing lies there and nothing boils: it draws nothing.
+  expect(searContact({ areaM2: 0.04, coveredM2: 0 }, 0)).toBe(0);
 });

@@ -244,6 +244,7 @@ function plant(plan: Plan, values: Values<'plant'>): Text {
  * @param fact code and values
  * @param said the plan, and what is said of it elsewhere
  */
+// oxlint-disable-next-line max-lines-per-function -- one case for each figure that can be asked why
 export function reasonText(fact: ReasonFact, said: SaidElsewhere): Text {
   const degrees = (celsius: number): Text => quantity('temperature', celsius);
   const volume = (ml: number): Text => quantity('volume', ml);

@@ -82,6 +82,7 @@ function leading({ moves }: Step): Move {
 }
 
 /** One `case` for every kind of move: the compiler names those that have no words. */
+// oxlint-disable-next-line max-lines-per-function -- one case for each kind of move; none is longer than a few lines
 function draftOf(place: Place, move: Move): Draft {
   const { context, step } = place;
   switch (move.kind) {

@@ -49,6 +49,7 @@ function fillLabel(context: StepContext, moves: readonly Move[], open: boolean):
 }
 
 /** What a block of the clock is called. */
+// oxlint-disable-next-line max-lines-per-function -- one case for each kind of move
 export function taskLabel(context: StepContext, block: Block): Text {
   const { work, steps } = block;
   const moves = steps.flatMap((step) => step.moves);

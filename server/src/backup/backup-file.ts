@@ -159,6 +159,7 @@ function shapeWatch(report: (fault: Fault) => void): (token: ParsedTokenInfo) =>
  * @param take what is done with each
  * @returns how much it holds, and the first faults, by table and row
  */
+// oxlint-disable-next-line max-lines-per-function -- its checks stand in the order in which a file can be wrong
 export async function readBackupFile(
   path: string,
   take: BackupTaker,

@@ -1,11 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { CookRecord, EventsAnswer, LogPage, LogRecord } from '@hervir/contract';
 import { cookedAt, cookState, type CookEvent, type Plan } from '@hervir/core';
 import * as fc from 'fast-check';
-import { Clock } from '../clock';
 import { openKitchen, OXTAIL as PLAN, type TestKitchen } from '../testing/kitchen';
 
 const OVERFULL = { ...PLAN, liquids: [{ liquid: 'stock', ml: 4200 }] };
@@ -351,18 +347,5 @@ describe('the stream of running cooks', () => {
     const { now, speed } = (hello?.data ?? {}) as { now?: string; speed?: number };
     expect(speed).toBe(1);
     expect(Math.abs(Date.parse(now ?? '') - Date.now())).toBeLessThan(600_000);
-  });
-});
-
-describe('the clock', () => {
-  test('is the real one, unless the server was started with a file to go by', () => {
-    expect(Math.abs(new Clock(undefined).nowMs() - Date.now())).toBeLessThan(1000);
-    const folder = mkdtempSync(join(tmpdir(), 'hervir-clock-'));
-    const file = join(folder, 'clock.json');
-    writeFileSync(file, JSON.stringify({ now: '2027-01-17T16:00:00Z', setAt: new Date().toISOString(), speed: 60 }));
-    const clock = new Clock(file);
-    expect(clock.now()).toMatch(/^2027-01-17T16:0/);
-    expect(clock.tell().speed).toBe(60);
-    rmSync(folder, { recursive: true });
   });
 });

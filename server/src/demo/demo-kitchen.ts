@@ -56,6 +56,7 @@ function sevenOnDay(now: string, days: number): string {
  *
  * @param now ISO 8601; dinners lie a little after it
  */
+// oxlint-disable-next-line max-lines-per-function -- a table of plans
 export function demoPlans(now: string): Plan[] {
   const { kitchen } = DEMO_SETTINGS;
   const neck = newPlan({

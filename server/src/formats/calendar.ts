@@ -42,6 +42,7 @@ function calls(task: ScheduledTask, before: ScheduledTask | undefined): boolean 
  * @returns text of an .ics file
  * @throws RangeError when the plan has no time to eat
  */
+// oxlint-disable-next-line max-lines-per-function -- one calendar, written entry by entry
 export function calendarOf(
   kept: { readonly id: string; readonly revision: number },
   f: Forecast,

@@ -291,6 +291,7 @@ const headingAt = (path: string): string =>
  * @returns the entries and, by line and column, what is wrong
  * @example readLogCsv('date,cut\n2026-11-05,beef shin').entries[0].cut // 'beef-shin'
  */
+// oxlint-disable-next-line max-lines-per-function -- one walk over the rows, whose faults are told together
 export function readLogCsv(
   text: string,
   reader: Reader = { language: 'en' },

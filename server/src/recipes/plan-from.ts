@@ -220,6 +220,92 @@ function furtherMeats(others: readonly TakenLine[], { cooker, kitchen }: PlanFor
   });
 }
 
+/** Ids of the later stages that lines go in at, by the index of the line. */
+function namedAtStages(lines: readonly TakenLine[], method: MethodReading): ReadonlyMap<number, string> {
+  const ids = stageIds(method);
+  const stages = new Map<number, string>();
+  method.stages.forEach(({ kind, named }, i) => {
+    for (const at of named)
+      if (lines[at]?.when === (kind === 'pressure' ? 'second-run' : 'simmer')) stages.set(at, ids[i] ?? kind);
+  });
+  return stages;
+}
+
+/** What is poured, with the splash that deglazes taken from it; a recipe that has too little for the cooker is given more. */
+function pouredFrom(
+  lines: readonly TakenLine[],
+  stages: ReadonlyMap<number, string>,
+  method: MethodReading,
+  cooker: PlanFor['cooker'],
+  pouredInMl: number,
+  notes: Text[],
+): {
+  readonly deglazer: ReturnType<typeof itemsOf>[number] | undefined;
+  readonly splash: number;
+  readonly poured: Plan['liquids'];
+} {
+  const liquids = itemsOf(lines, 'liquid', stages);
+  const atStart = liquids.filter(({ stage }) => stage === 'start');
+  const named = method.deglazer === null ? null : lines[method.deglazer]?.as;
+  const deglazer =
+    atStart.find(({ id }) => named?.kind === 'liquid' && named.id === id && liquidById(id).deglazes) ??
+    atStart.find(({ id }) => liquidById(id).deglazes && id !== 'water' && !BY_THE_SPOON.has(id)) ??
+    atStart.find(({ id }) => liquidById(id).deglazes);
+  const splash = deglazer ? Math.min(deglazer.grams, SPLASH_ML) : 0;
+  const poured: Plan['liquids'] = liquids
+    .map(({ id, grams, stage }) => ({
+      liquid: id,
+      ml: id === deglazer?.id && stage === 'start' ? grams - splash : grams,
+      temperatureC: 20,
+      ...(stage === 'start' ? {} : { stage: stage === 'end' ? 'off-heat' : stage }),
+    }))
+    .filter(({ ml }) => ml > 0);
+  if (deglazer)
+    notes.push(
+      say('plan-from.ml-of-the-deglaze-the', { splash: Math.round(splash), liquidWord: liquidWord(deglazer.id) }),
+    );
+  const total = atStart.reduce((sum, { grams }) => sum + grams, 0) + pouredInMl;
+  const least = defaultLiquidMl(cooker);
+  if (total < cooker.minimumLiquidMl) {
+    notes.push(say('plan-from.the-recipe-has-ml-of', { total: Math.round(total), least }));
+    poured.push({ liquid: 'stock', ml: Math.round(least - total), temperatureC: 20 });
+  }
+  return { deglazer, splash, poured };
+}
+
+/** What is thick, and so is not in the pot when it is closed: what each line comes to is told. */
+function additionsFrom(
+  lines: readonly TakenLine[],
+  stages: ReadonlyMap<number, string>,
+  notes: Text[],
+): Plan['additions'] {
+  return itemsOf(lines, 'addition', stages).map(({ id, grams, stage }): Plan['additions'][number] => {
+    const usual = thickGoes(id);
+    notes.push(
+      say('plan-from.the', {
+        liquidWord: liquidWord(id),
+        note:
+          stage === usual.when
+            ? usual.note
+            : stage === 'end'
+              ? say('plan-from.goes-in-when-the-pressure')
+              : say('plan-from.goes-in-with-the-first'),
+      }),
+    );
+    return { ingredient: id, grams, when: stage === 'end' ? 'after' : 'on-top' };
+  });
+}
+
+/** What the recipe thickens its sauce with; null where it does not say. */
+function thickenerIn(lines: readonly TakenLine[], notes: Text[]): Plan['finish']['thickener'] | null {
+  const thickener = lines.find(({ as }) => as.kind === 'thickener')?.as;
+  const thickens = thickener?.kind === 'thickener' ? (thickener.id as Plan['finish']['thickener']) : null;
+  if (thickens !== null && thickens !== 'none') {
+    notes.push(say('plan-from.the-thickens-the-sauce-after', { name: thickenerById(thickens).name }));
+  }
+  return thickens;
+}
+
 /**
  * A plan from the lines of a recipe and its method; the minutes of the first run are left to Hervir.
  *
@@ -247,60 +333,12 @@ export function planFrom(
     kitchen,
     ...(method.target === null ? {} : { target: method.target }),
   });
-  const ids = stageIds(method);
-  const stages = new Map<number, string>();
-  method.stages.forEach(({ kind, named }, i) => {
-    for (const at of named)
-      if (lines[at]?.when === (kind === 'pressure' ? 'second-run' : 'simmer')) stages.set(at, ids[i] ?? kind);
-  });
+  const stages = namedAtStages(lines, method);
   const otherMeats = furtherMeats(others, given, notes);
   const { pouredInMl, ...onMeat } = readied(lines, method, notes);
-  const liquids = itemsOf(lines, 'liquid', stages);
-  const atStart = liquids.filter(({ stage }) => stage === 'start');
-  const named = method.deglazer === null ? null : lines[method.deglazer]?.as;
-  const deglazer =
-    atStart.find(({ id }) => named?.kind === 'liquid' && named.id === id && liquidById(id).deglazes) ??
-    atStart.find(({ id }) => liquidById(id).deglazes && id !== 'water' && !BY_THE_SPOON.has(id)) ??
-    atStart.find(({ id }) => liquidById(id).deglazes);
-  const splash = deglazer ? Math.min(deglazer.grams, SPLASH_ML) : 0;
-  const poured: Plan['liquids'] = liquids
-    .map(({ id, grams, stage }) => ({
-      liquid: id,
-      ml: id === deglazer?.id && stage === 'start' ? grams - splash : grams,
-      temperatureC: 20,
-      ...(stage === 'start' ? {} : { stage: stage === 'end' ? 'off-heat' : stage }),
-    }))
-    .filter(({ ml }) => ml > 0);
-  if (deglazer)
-    notes.push(
-      say('plan-from.ml-of-the-deglaze-the', { splash: Math.round(splash), liquidWord: liquidWord(deglazer.id) }),
-    );
-  const total = atStart.reduce((sum, { grams }) => sum + grams, 0) + pouredInMl;
-  const least = defaultLiquidMl(cooker);
-  if (total < cooker.minimumLiquidMl) {
-    notes.push(say('plan-from.the-recipe-has-ml-of', { total: Math.round(total), least }));
-    poured.push({ liquid: 'stock', ml: Math.round(least - total), temperatureC: 20 });
-  }
-  const additions = itemsOf(lines, 'addition', stages).map(({ id, grams, stage }): Plan['additions'][number] => {
-    const usual = thickGoes(id);
-    notes.push(
-      say('plan-from.the', {
-        liquidWord: liquidWord(id),
-        note:
-          stage === usual.when
-            ? usual.note
-            : stage === 'end'
-              ? say('plan-from.goes-in-when-the-pressure')
-              : say('plan-from.goes-in-with-the-first'),
-      }),
-    );
-    return { ingredient: id, grams, when: stage === 'end' ? 'after' : 'on-top' };
-  });
-  const thickener = lines.find(({ as }) => as.kind === 'thickener')?.as;
-  const thickens = thickener?.kind === 'thickener' ? (thickener.id as Plan['finish']['thickener']) : null;
-  if (thickens !== null && thickens !== 'none') {
-    notes.push(say('plan-from.the-thickens-the-sauce-after', { name: thickenerById(thickens).name }));
-  }
+  const { deglazer, splash, poured } = pouredFrom(lines, stages, method, cooker, pouredInMl, notes);
+  const additions = additionsFrom(lines, stages, notes);
+  const thickens = thickenerIn(lines, notes);
   if (method.ladleOutMl > 0) notes.push(say('plan-from.ml-of-broth-are-ladled', { ladleOutMl: method.ladleOutMl }));
   return {
     ...base,

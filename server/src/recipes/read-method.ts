@@ -135,6 +135,7 @@ function targetIn(words: string): Plan['target'] | null {
  * @param of whose measures it is in
  * @example readMethod(['Pressure cook for 40 minutes.', 'Add the carrots and pressure cook 4 minutes more.'], lines).stages[0]?.minutes // 4
  */
+// oxlint-disable-next-line max-lines-per-function -- what a sentence means hangs on all that was said before it: one walk, one state
 export function readMethod(
   sentences: readonly string[],
   lines: readonly { readonly text: string; readonly as: TakenAs }[],
@@ -155,6 +156,7 @@ export function readMethod(
   let [rubbed, rack, strained, skimmed, crisped] = [false, false, false, false, false];
   let target: Plan['target'] | null = null;
   const pressed = (): boolean => cooked.some(({ way }) => way === 'pressure');
+  // oxlint-disable-next-line max-lines-per-function -- as above
   const steps = sentences.map((sentence, step): RecipeStep => {
     const text = written[step] ?? sentence;
     const read = { ...readStep(sentence), text };

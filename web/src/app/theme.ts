@@ -41,6 +41,7 @@ export const TOKENS = {
  * @param thumbs - whether it is pressed by thumbs: everything is as high as one is broad.
  * @param textScale - of the letters that the browser is set to, over its usual 16 px: what holds them grows along.
  */
+// oxlint-disable-next-line max-lines-per-function -- a table of colours and sizes
 export function themeOf(colours: Colours, still = false, thumbs = false, textScale = 1): ThemeConfig {
   const t = TOKENS[colours];
   const controlHeight = Math.max(thumbs ? THUMB : 0, Math.round(36 * textScale));

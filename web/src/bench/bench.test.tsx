@@ -251,6 +251,14 @@ describe('the bench', () => {
     await waitFor(() => expect(tough.textContent).toMatch(/\d+/));
   });
 
+  test('a cut that is cooked one way is shown how it gets tender, and no other way is promised', async () => {
+    const plan = aPlan();
+    await bench({ meat: { ...plan.meat, cut: 'lamb-shank', form: 'whole', grams: 1600, boneIn: true } });
+    const only = await screen.findByRole('region', { name: 'How it gets tender' });
+    expect(within(only).getAllByRole('listitem')).toHaveLength(1);
+    expect(screen.queryByText('Cut another way')).toBeNull();
+  });
+
   test('the clock: a side dish is put beside, with its steps, and left out again', async () => {
     const { user, kitchen } = await bench();
     await station(user, 'Clock');

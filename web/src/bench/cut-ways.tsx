@@ -30,9 +30,11 @@ interface Props {
 export function CutWays({ plan, alternatives, edit }: Props): ReactNode {
   if (alternatives === null) return <p className="dim">{t('bench.reckoning-the-other-ways')}</p>;
   const minutes = longestOf(alternatives.forms.map(wayOf));
+  // A shank comes one way: there is no other to take.
+  const name = alternatives.forms.length > 1 ? t('bench.cut-another-way') : t('bench.how-it-gets-tender');
   return (
-    <section aria-label={t('bench.cut-another-way')}>
-      <h3 className={styles['title']}>{t('bench.cut-another-way')}</h3>
+    <section aria-label={name}>
+      <h3 className={styles['title']}>{name}</h3>
       <ul className={styles['ways']}>
         {alternatives.forms.map((way) => (
           <CutWay key={way.form} way={way} cut={plan.meat.cut} target={plan.target} minutes={minutes} edit={edit} />

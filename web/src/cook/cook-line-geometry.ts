@@ -106,6 +106,7 @@ interface Layout {
  * @param given the plan's forecast and guide, the cook, and what the pot went through so far
  * @param layout how large, when it is, and the band to be reached
  */
+// oxlint-disable-next-line max-lines-per-function -- one drawing from one scale
 export function cookLine(
   given: {
     readonly forecast: Forecast;

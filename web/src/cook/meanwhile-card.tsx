@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { clockAt, countdown } from '../shared/words';
+import { clockAt, countdownOrOver } from '../shared/words';
 import type { CookActions } from './actions';
 import { useRunningCooks, type LiveCook } from './use-cook';
 import { t, textOf } from '../language/t';
@@ -115,12 +115,7 @@ export function MeanwhileCard({
               <span className="figure">{when}</span>
               <span>
                 {to === undefined ? what : <Link to={to}>{what}</Link>}
-                {left !== null && (
-                  <small className="figure">
-                    {countdown(left)}
-                    {left < 0 ? ' over' : ''}
-                  </small>
-                )}
+                {left !== null && <small className="figure">{countdownOrOver(left)}</small>}
               </span>
               {button && (
                 <button type="button" className="pot-button small" onClick={button.press}>

@@ -1,7 +1,7 @@
 import type { Alarm } from '@hervir/core';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import { countdown } from '../shared/words';
+import { countdownOrOver } from '../shared/words';
 import { usePreferences } from '../state/preferences';
 import { ring, speak } from './bell';
 import { useRunningCooks, type LiveCook } from './use-cook';
@@ -77,12 +77,7 @@ export function Pill({ onRings }: { readonly onRings: (title: string | null) => 
                 {rings && <span aria-hidden>▲ </span>}
                 {cooks.length > 1 ? record.name : whereInCook(state)}
               </span>
-              {left !== null && (
-                <span className="figure">
-                  {countdown(left)}
-                  {left < 0 ? ' over' : ''}
-                </span>
-              )}
+              {left !== null && <span className="figure">{countdownOrOver(left)}</span>}
               <span className="visually-hidden">{t('cook.at-the-pot', { name: record.name })}</span>
             </NavLink>
           );

@@ -43,6 +43,7 @@ export interface RecipeHere {
 }
 
 /** Reads a recipe as it was pasted, shared or left here, with what the cook has put right of it. */
+// oxlint-disable-next-line max-lines-per-function -- one hook holds a reading and all that may be done with it
 export function useRecipe(): RecipeHere {
   const cookers = useCookers().data ?? [];
   const [params] = useSearchParams();

@@ -102,8 +102,8 @@ export const clockTime = (iso: string): string => printClock(timeOf(iso), langua
 /** A day as the reader writes it. */
 export const dayOf = (iso: string, style: DayStyle): string => printDay(iso, style, language());
 
-/** So many days after today is the day of a moment: by the clock on the wall there. */
-const daysFrom = (iso: string, now: Date): number =>
+/** So many days after today is the day of a moment, or a day itself: by the clock on the wall there. */
+export const daysFrom = (iso: string, now: Date): number =>
   dayjs(iso.slice(0, 10)).diff(dayjs(dayjs(now).format('YYYY-MM-DD')), 'day');
 
 /** Whether a moment is today: its day need not be said. */
@@ -158,6 +158,9 @@ export function countdown(ms: number): string {
   const rest = `${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}`;
   return hours > 0 ? `${hours}:${rest}` : rest;
 }
+
+/** The same with the word that it is over, where nothing beside it says so: "03:12 over". */
+export const countdownOrOver = (ms: number): string => (ms < 0 ? `${countdown(ms)} ${t('cook.over')}` : countdown(ms));
 
 /**
  * The time of day of a minute of a plan.

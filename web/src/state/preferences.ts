@@ -18,10 +18,13 @@ interface Preferences {
   readonly firstStepsOver: boolean;
   /** The simulated cooker is offered at the pot. */
   readonly offersCooker: boolean;
+  /** Tonight says when to begin so that dinner is fairly sure, not as long before as the plan takes. */
+  readonly beginsSure: boolean;
   readonly offerCooker: (offers: boolean) => void;
   readonly sayKitchen: () => void;
   readonly endFirstSteps: () => void;
   readonly setColours: (colours: Colours | 'device') => void;
+  readonly setBeginsSure: (beginsSure: boolean) => void;
   readonly setLastPlan: (id: string | null) => void;
   readonly setAlarms: (alarms: { readonly loud?: boolean; readonly speaks?: boolean }) => void;
 }
@@ -37,10 +40,12 @@ export const usePreferences = create<Preferences>()(
       kitchenSaid: false,
       firstStepsOver: false,
       offersCooker: false,
+      beginsSure: false,
       offerCooker: (offersCooker) => set({ offersCooker }),
       sayKitchen: () => set({ kitchenSaid: true }),
       endFirstSteps: () => set({ firstStepsOver: true }),
       setColours: (colours) => set({ colours }),
+      setBeginsSure: (beginsSure) => set({ beginsSure }),
       setLastPlan: (lastPlan) => set({ lastPlan }),
       setAlarms: (alarms) => set(alarms),
     }),

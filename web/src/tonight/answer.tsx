@@ -1,10 +1,11 @@
 import { upperFirst } from '@hervir/language';
-import { inTen, shiftIso, TARGET_WORDS, wholeMinutes, type Forecast } from '@hervir/core';
+import { inTen, TARGET_WORDS, wholeMinutes, type Forecast } from '@hervir/core';
+import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { lateStart } from '../shared/late-start';
 import { mealWords } from '../shared/meal-words';
 import { clockTime, dayWord, isToday } from '../shared/words';
-import { useBeside } from '../workers/use-beside';
+import type { Beginnings } from './beginning';
 import styles from './tonight.module.css';
 import { rich, t, textOf } from '../language/t';
 
@@ -13,10 +14,14 @@ interface AnswerProps {
   readonly fault: string | null | undefined;
   readonly allowed: string | undefined;
   readonly now: Date;
+  /** When to begin; null where nobody has said when to eat. */
+  readonly beginning: Beginnings | null;
+  /** Goes by the other beginning from now on. */
+  readonly onOther: () => void;
 }
 
 /** When to begin, how long it takes and how sure that is; what is wrong where it cannot be cooked. */
-export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNode {
+export function Answer({ forecast, fault, allowed, now, beginning, onOther }: AnswerProps): ReactNode {
   if (fault !== null && fault !== undefined) {
     return (
       <div role="alert" id="tonight-fault">
@@ -38,7 +43,6 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
     );
   }
   const { chance } = forecast.tenderness;
-  const { startAt } = forecast.clock;
   const late = lateStart(forecast.clock, now);
   const sure = inTen(chance.at + chance.past);
   const odds = t('tonight.that', { sure: upperFirst(textOf(sure)), targetWords: TARGET_WORDS[forecast.plan.target] });
@@ -47,7 +51,7 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
     releaseMinutes: wholeMinutes(forecast.pot.releaseMinutes),
     odds,
   });
-  if (startAt === null) return <p>{below}</p>;
+  if (beginning === null) return <p>{below}</p>;
   if (late !== null) {
     return (
       <>
@@ -67,36 +71,43 @@ export function Answer({ forecast, fault, allowed, now }: AnswerProps): ReactNod
     <>
       <div className={styles['answer-begin']}>
         {rich('tonight.begin', {
-          time: clockTime(startAt),
-          value: isToday(startAt, now) ? (
+          time: clockTime(beginning.taken.at),
+          value: isToday(beginning.taken.at, now) ? (
             ''
           ) : (
-            <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(startAt, now)}</small>
+            <small style={{ fontSize: '0.5em', fontWeight: 500 }}> {dayWord(beginning.taken.at, now)}</small>
           ),
         })}
       </div>
       <p>
-        {below} <InTime forecast={forecast} />
+        {below} <InTime forecast={forecast} beginning={beginning} onOther={onOther} />
       </p>
     </>
   );
 }
 
-/** How sure one may want a dinner to be before one sits down to wait for it. */
-const FAIRLY_SURE = 0.8;
-
-/** How sure dinner is by its time, and when to begin to be fairly sure; nothing until that is reckoned. */
-function InTime({ forecast }: { readonly forecast: Forecast }): ReactNode {
-  const odds = useBeside('dinner', forecast.plan);
-  const { startAt, eatAt } = forecast.clock;
-  const surer = odds?.beginnings.find(({ chance }) => chance === FAIRLY_SURE);
-  if (odds === null || startAt === null || eatAt === null) return null;
+/** How sure dinner is by its time, and the other time to begin, taken by a press; nothing until that is reckoned. */
+function InTime({
+  forecast: { plan, clock },
+  beginning: { taken, other },
+  onOther,
+}: {
+  readonly forecast: Forecast;
+  readonly beginning: Beginnings;
+  readonly onOther: () => void;
+}): ReactNode {
+  if (taken.inTime === null || clock.eatAt === null) return null;
   return (
     <>
-      {textOf(mealWords(forecast.plan.cookAhead !== undefined).by)} {clockTime(eatAt)}: {textOf(inTen(odds.inTime))}
-      {surer && surer.earlier > 0
-        ? t('tonight.begun', { time: clockTime(shiftIso(startAt, -surer.earlier)), odds: inTen(FAIRLY_SURE) })
-        : ''}
+      {textOf(mealWords(plan.cookAhead !== undefined).by)} {clockTime(clock.eatAt)}: {textOf(inTen(taken.inTime))}
+      {other !== null && other.inTime !== null && (
+        <>
+          {'; '}
+          <Button type="link" size="small" className={styles['other-beginning']} onClick={onOther}>
+            {t('tonight.begun', { time: clockTime(other.at), odds: inTen(other.inTime) })}
+          </Button>
+        </>
+      )}
       .
     </>
   );

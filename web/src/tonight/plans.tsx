@@ -68,6 +68,8 @@ export function Plans({ now }: { readonly now: Date }): ReactNode {
           {next ? (
             <ul className="plan-grid">
               <PlanItem
+                // Another plan is another card: a menu that is open, or a finger on its way, means the one that was there.
+                key={next.plan.id}
                 plan={next.plan}
                 now={now}
                 onRename={setRenaming}

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { COOKER_SETS, DEFAULT_KITCHEN } from '@hervir/core';
-import { firstAsked, keepAsked, planOf } from './sentence';
+import { firstAsked, keepAsked, planOf, stillAhead } from './sentence';
 
 const noon = new Date(2027, 0, 17, 12, 0);
 const evening = new Date(2027, 0, 17, 18, 20);
@@ -17,6 +17,15 @@ describe('the sentence of Tonight', () => {
     keepAsked(asked);
     expect(firstAsked(evening)).toEqual(asked);
     expect(firstAsked(new Date(2027, 0, 18, 9, 0)).cut).toBe('beef-chuck');
+  });
+
+  test('keeps what was asked while its day goes on, and moves to the next supper when it is over', () => {
+    const asked = { ...firstAsked(noon), grams: 2100 };
+    expect(stillAhead(asked, new Date(2027, 0, 17, 23, 59))).toBe(asked);
+    expect(stillAhead(asked, new Date(2027, 0, 18, 0, 0))).toEqual({ ...asked, day: '2027-01-18' });
+    expect(stillAhead(asked, new Date(2027, 0, 20, 18, 20))).toEqual({ ...asked, day: '2027-01-21' });
+    const later = { ...asked, day: '2027-01-24' };
+    expect(stillAhead(later, evening)).toBe(later);
   });
 
   test.each([

@@ -1,9 +1,8 @@
 import { usualCooker } from '../shared/usual-cooker';
 import { cutById, newPlan, type Cooker, type Form, type Kitchen, type Plan } from '@hervir/core';
-import dayjs from 'dayjs';
 import { remember, remembered } from '../shared/session';
 import { USUAL_TIME, usualDay } from '../shared/usual-dinner';
-import { wallClockOn } from '../shared/words';
+import { daysFrom, wallClockOn } from '../shared/words';
 
 /** What the gaps of the sentence hold. */
 export interface Asked {
@@ -20,6 +19,12 @@ export interface Asked {
 
 const KEY = 'hervir.asked';
 
+const isOver = ({ day }: Asked, now: Date): boolean => daysFrom(day, now) < 0;
+
+/** The same, of the next supper where its day is over: a page stays open on the counter overnight. */
+export const stillAhead = (asked: Asked, now: Date): Asked =>
+  isOver(asked, now) ? { ...asked, day: usualDay(now) } : asked;
+
 /** Filled in so that it answers at once: a usual supper, at the next seven o'clock that can be made. */
 export function firstAsked(now: Date): Asked {
   const fallback: Asked = {
@@ -33,7 +38,7 @@ export function firstAsked(now: Date): Asked {
   };
   const kept = remembered(KEY) as Asked | null;
   try {
-    if (kept && cutById(kept.cut).forms.includes(kept.form) && kept.day >= dayjs(now).format('YYYY-MM-DD')) return kept;
+    if (kept && cutById(kept.cut).forms.includes(kept.form) && !isOver(kept, now)) return kept;
   } catch {
     // A cut that this Hervir does not know: begin afresh.
   }

@@ -1,6 +1,8 @@
 /** @jest-environment jsdom */
 import type { Plan } from '@hervir/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { queryClient } from '../api/queries';
+import { usePreferences } from '../state/preferences';
 import { answer as json } from '../testing/answer';
 import { aCook, aKitchen, aPlan, kept, openRoom, picks, sent, standAt } from '../testing/kitchen';
 
@@ -11,6 +13,8 @@ const minutes = async (): Promise<number> => {
   const words = await within(answer()).findByText(/minutes under pressure/);
   return Number(/(\d+) minutes under pressure/.exec(words.textContent ?? '')?.[1]);
 };
+
+afterEach(() => usePreferences.getState().setBeginsSure(false));
 
 describe('Tonight', () => {
   test('answers before anything is saved, and again as a gap is filled', async () => {
@@ -52,6 +56,24 @@ describe('Tonight', () => {
     expect(within(answer()).queryByRole('alert')).toBeNull();
   });
 
+  test('left open overnight it means the next evening, not the one that is over', async () => {
+    openRoom('/');
+    await minutes();
+    const day = (): string =>
+      screen.getByRole('combobox', { name: 'Which day' }).closest('.ant-select')?.textContent ?? '';
+    expect(day()).toBe('today');
+    jest.setSystemTime(new Date('2027-01-17T17:30:00Z'));
+    fireEvent(document, new Event('visibilitychange'));
+    // What was asked for stands, also where it is late by now.
+    await waitFor(() => expect(within(answer()).getByText(/late/)).toBeTruthy());
+    expect(day()).toBe('today');
+    jest.setSystemTime(new Date('2027-01-18T07:30:00Z'));
+    fireEvent(document, new Event('visibilitychange'));
+    await waitFor(() => expect(within(answer()).queryByText(/late/)).toBeNull());
+    expect(day()).toBe('today');
+    expect(sessionStorage.getItem('hervir.asked')).toContain('2027-01-18');
+  });
+
   test('a cut that does not come in that form takes its own usual one', async () => {
     const { user } = openRoom('/');
     await minutes();
@@ -68,6 +90,25 @@ describe('Tonight', () => {
     await waitFor(() =>
       expect(answer().textContent).toMatch(/On the table by 19:00: \d in 10; begun \d\d:\d\d, 8 in 10\./),
     );
+  });
+
+  test('who wants dinner fairly sure has that time on top by one press, on the bench too; another press takes it back', async () => {
+    const { user, kitchen } = openRoom('/');
+    const other = await within(answer()).findByRole('button', { name: /^begun \d\d:\d\d, 8 in 10$/ });
+    const begins = (): string => /Begin (\d\d:\d\d)/.exec(answer().textContent ?? '')?.[1] ?? '';
+    const own = begins();
+    const sure = /\d\d:\d\d/.exec(other.textContent ?? '')?.[0];
+    expect(sure?.localeCompare(own)).toBe(-1);
+    await user.click(other);
+    await waitFor(() => expect(begins()).toBe(sure));
+    expect(answer().textContent).toMatch(new RegExp(`On the table by 19:00: 8 in 10; begun ${own}, \\d in 10\\.`));
+    await user.click(screen.getByRole('button', { name: 'Open on the bench' }));
+    await waitFor(() => expect(window.location.pathname).toMatch(/^\/bench\//));
+    await waitFor(() =>
+      expect(document.querySelector('.bench-sentence')?.textContent).toMatch(`Begin ${sure} to eat at 19:00`),
+    );
+    const [made] = sent(kitchen, 'POST', '/api/braises');
+    expect(Object.values((made?.body as { plan: Plan } | undefined)?.plan.moved ?? {})).toHaveLength(1);
   });
 
   test('opened on the bench it becomes a plan, sent once, with the kitchen’s own air and pot', async () => {
@@ -159,6 +200,18 @@ describe('Tonight', () => {
     const long = kept(aPlan({ name: 'Long leg', serveAt, pressureMinutes: 240, cooker: steel }), OXTAIL);
     openRoom('/', aKitchen({ plans: [kept(aPlan()), long] }));
     await waitFor(async () => expect(await beginNext()).toContain('Long leg'));
+  });
+
+  test('another plan that becomes the next one is another card: what was under the finger is not that plan', async () => {
+    const later = kept(aPlan({ name: 'Oxtail with chestnuts', serveAt: '2027-01-18T19:00:00+01:00' }), OXTAIL);
+    const cook = { ...aCook(), braiseId: kept(aPlan()).id };
+    const { kitchen } = openRoom('/', aKitchen({ plans: [kept(aPlan()), later], running: [cook] }));
+    const next = await screen.findByRole('region', { name: 'Begin next' });
+    const link = await within(next).findByRole('link', { name: /^Oxtail with chestnuts/ });
+    kitchen.running = [];
+    await act(() => queryClient.invalidateQueries());
+    expect(await within(next).findByRole('link', { name: /^Goat neck with quince/ })).not.toBe(link);
+    expect(link.isConnected).toBe(false);
   });
 
   test('two plans of one evening in one pot: it begins earlier than alone, and says for what', async () => {

@@ -1,15 +1,18 @@
-import { DEFAULT_KITCHEN } from '@hervir/core';
+import { DEFAULT_KITCHEN, withSpare } from '@hervir/core';
 import { Button } from 'antd';
 import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useCookers, useCreateBraise, useHealth, useRunning, useSettings } from '../api/queries';
+import { lateStart } from '../shared/late-start';
 import { useNow } from '../shared/use-now';
+import { useBeside } from '../workers/use-beside';
 import { useForecast } from '../workers/use-forecast';
 import { usePreferences } from '../state/preferences';
 import { Answer } from './answer';
+import { beginningOf } from './beginning';
 import { Gaps } from './gaps';
 import { Plans } from './plans';
-import { firstAsked, keepAsked, planOf, type Asked } from './sentence';
+import { firstAsked, keepAsked, planOf, stillAhead, type Asked } from './sentence';
 import { Sketch } from './sketch';
 import { clsx } from 'clsx';
 import styles from './tonight.module.css';
@@ -35,6 +38,9 @@ const OnTheFire = soon(() => import('../cook/on-the-fire').then((module) => modu
 export function Tonight(): ReactNode {
   const now = useNow();
   const [asked, setAsked] = useState<Asked>(() => firstAsked(now));
+  // Drawn again at once, as what is asked is the next evening's by now.
+  const ahead = stillAhead(asked, now);
+  if (ahead !== asked) setAsked(ahead);
   const [gramsFault, setGramsFault] = useState<string | null>(null);
   const [timeFault, setTimeFault] = useState<string | null>(null);
   const typedFault = gramsFault ?? timeFault;
@@ -58,12 +64,20 @@ export function Tonight(): ReactNode {
     [asked, cooker, cookers, settings],
   );
   const { forecast, fault, broken } = useForecast(plan);
+  // Where it is too late, or nobody has said when to eat, nobody asks how sure dinner is.
+  const isAhead = forecast !== null && forecast.clock.startAt !== null && lateStart(forecast.clock, now) === null;
+  const odds = useBeside('dinner', isAhead ? forecast.plan : null);
+  const wantsSure = usePreferences((state) => state.beginsSure);
+  const setBeginsSure = usePreferences((state) => state.setBeginsSure);
+  const beginning = forecast && beginningOf(forecast, odds, wantsSure, now);
   useEffect(() => keepAsked(asked), [asked]);
 
   const change = (part: Partial<Asked>): void => setAsked((before) => ({ ...before, ...part }));
   const open = (): void => {
     if (plan === null) return;
-    create.mutate(plan, { onSuccess: ({ id }) => void navigate(`/bench/${id}`) });
+    // Begun earlier it has that to spare: what is on the bench begins when this room said.
+    const begun = withSpare(plan, forecast?.clock.tasks ?? [], beginning?.taken.spare ?? 0);
+    create.mutate({ ...plan, ...begun }, { onSuccess: ({ id }) => void navigate(`/bench/${id}`) });
   };
 
   return (
@@ -86,6 +100,8 @@ export function Tonight(): ReactNode {
             fault={typedFault ?? (fault ? textOf(fault.problem) : broken)}
             allowed={typedFault === null && fault ? textOf(fault.allowed) : undefined}
             now={now}
+            beginning={beginning}
+            onOther={() => setBeginsSure(!wantsSure)}
           />
           <Suspense fallback={null}>
             <ForPeople

@@ -206,6 +206,7 @@ function proposedByTheTables(plan: Plan, { ready, resolved }: Evening): number |
  * Accuracy: the reference minutes of the trade within 15 % or 4 minutes.
  * @example forecast(newPlan({ cut: 'goat-neck', form: 'slices', grams: 1600 })).tenderness.grade // 'fork'
  */
+// oxlint-disable-next-line max-lines-per-function -- it only puts together: each figure of the forecast is reckoned in a room of its own
 export function forecast(plan: Plan): Forecast {
   const before: CurvePoint[] = [];
   const laidOut = evening(plan, before);

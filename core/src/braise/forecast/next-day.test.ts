@@ -195,7 +195,26 @@ describe('a braise that is cooked ahead', () => {
     expect(readyAt({ serveAt: SUNDAY })).toBe(SUNDAY);
     expect(isOnTheDay({ stages: [] }, 'folded-in')).toBe(false);
     expect(isOnTheDay({ stages: [], cookAhead: { hours: 24, depthCm: 5, warm: 'stove' } }, 'folded-in')).toBe(true);
+    const cookAhead = { hours: 24, depthCm: 5, warm: 'stove' } as const;
+    // What simmers with the braise is cooked with it; only what waits apart, or off the heat, is of the day.
+    for (const place of ['start', 'auto', 'second-run', 'simmer'])
+      expect([place, isOnTheDay({ stages: [], cookAhead }, place)]).toEqual([place, false]);
+    expect(isOnTheDay({ stages: [], cookAhead }, 'off-heat')).toBe(true);
     const plan = newPlan({ cut: 'beef-chuck', form: 'chunks', grams: 800 });
     expect(withFreshVegetables(plan)).toBe(plan);
+    const ahead: Plan = {
+      ...plan,
+      cookAhead,
+      vegetables: (['tender', 'into-the-sauce'] as const).map((texture) => ({
+        vegetable: 'carrot',
+        grams: 200,
+        texture,
+        place: 'auto',
+      })),
+      grains: [{ grain: 'freekeh', grams: 100, place: 'simmer' }],
+    };
+    const fresh = withFreshVegetables(ahead);
+    expect(fresh.vegetables.map(({ place }) => place)).toEqual(['folded-in', 'auto']);
+    expect(fresh.grains.map(({ place }) => place)).toEqual(['simmer']);
   });
 });

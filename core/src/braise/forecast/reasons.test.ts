@@ -41,6 +41,25 @@ describe('chances as a cook counts them', () => {
 });
 
 describe('every figure answers why', () => {
+  test('by altitude it says the rule of thumb beside its own: five in a hundred more for each 1000 ft above 2000 ft', () => {
+    // Common practice, as manuals of cookers print it: 1480 m are 4856 ft, 2856 above, 14 in a hundred.
+    expect(why(staged, 'pressureMinutes')).toMatch(/\b14 %/);
+    const higher = { ...staged, kitchen: { ...staged.kitchen, altitudeM: 2438 } };
+    expect(why(higher, 'pressureMinutes')).toMatch(/\b30 %/);
+    const low = { ...staged, kitchen: { ...staged.kitchen, altitudeM: 500 } };
+    expect(why(low, 'pressureMinutes')).not.toMatch(/rule|thumb/);
+  });
+
+  test('heat to the middle is counted from the lid, not from the board', () => {
+    const f = forecast(staged);
+    const said = f.reasons.find(({ figure, text }) => figure === 'pressureMinutes' && /middle/.test(String(text)));
+    const minutes = Number(/(\d+) min/.exec(String(said?.text))?.[1]);
+    const lidOn = f.clock.tasks.find(({ work }) => work.kind === 'come-up')?.startMinute ?? 0;
+    const hot = f.pot.curve.find(({ coreC }) => coreC !== null && coreC >= f.pot.workingC - 10)?.minute ?? 0;
+    expect(Math.abs(minutes - (hot - lidOn))).toBeLessThanOrEqual(0.5);
+    expect(lidOn).toBeGreaterThan(10);
+  });
+
   test.each([
     'pressureMinutes',
     'tenderness',

@@ -132,6 +132,7 @@ function ofTheLiquid({ liquid }: Unreasoned): Behind[] {
   ];
 }
 
+// oxlint-disable-next-line max-lines-per-function -- one list of facts, a line or two each
 function factsOf(f: Unreasoned): Behind[] {
   const { plan, pot, tenderness, sear, burn, clock, foil } = f;
   const timer = plan.cooker.timerStarts === 'pin' ? pot.minutesToPin : pot.minutesToPressure;

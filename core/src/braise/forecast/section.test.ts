@@ -81,6 +81,18 @@ describe('the pot cut open', () => {
     expect(at(paste, 'lid-on').topWhat).toContain('paste');
   });
 
+  test('what lies over the meat makes the pot fuller and leaves the meat’s own bed as it is', () => {
+    const bare = at({ ...neck, vegetables: [], grains: [] }, 'lid-on');
+    const covered = at({ ...neck, vegetables: [{ ...turnip, place: 'start' }], grains: [] }, 'lid-on');
+    expect(bare.topWhat).toBe('');
+    expect(covered.topWhat).toBe('vegetables and grain');
+    expect(covered.bedCm).toBeCloseTo(bare.bedCm, 6);
+    // 450 g of turnip: 450 ml or a little less, with some air between the pieces, over the base of the pot.
+    const areaCm2 = (Math.PI / 4) * DEFAULT_COOKER.baseDiameterCm ** 2;
+    expect((covered.topCm - bare.topCm) * areaCm2).toBeGreaterThan(400);
+    expect((covered.topCm - bare.topCm) * areaCm2).toBeLessThan(1000);
+  });
+
   test('in the second run the vegetables lie there, and the meat is out under foil, or in', () => {
     const out = at({ ...neck, vegetables: [turnip], stages: secondRun({ meat: 'out' }) }, 'second-run');
     expect(out).toMatchObject({ piece: null, bedCm: 0, sticking: 'clean' });

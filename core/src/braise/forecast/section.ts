@@ -120,6 +120,7 @@ function laterSection(
  * @returns one section a stage; the sear's is left out where nothing is seared in the pot
  * @example sectionsOf(forecast(plan)).map((section) => section.stage).join(' ') // 'sear deglaze lid-on opened'
  */
+// oxlint-disable-next-line max-lines-per-function -- one object a stage, side by side, from measures that all of them share
 export function sectionsOf(f: Forecast): Section[] {
   const plan = { ...f.plan, ...f.placed };
   const { cooker } = plan;

@@ -74,6 +74,7 @@ function longestRun(plan: Plan, piece: Piece, workingC: number): number {
  * @throws PlanError when the heater cannot bring the pot to pressure
  * Accuracy: 0.5 minutes against the same model stepped every second.
  */
+// oxlint-disable-next-line max-lines-per-function -- the closures share the histories of one pot, which are reckoned once
 export function timing(
   plan: Plan,
   piece: Piece,

@@ -102,6 +102,24 @@ describe('the guide', () => {
   });
 });
 
+describe('what goes in', () => {
+  const plan = planFor('goat-shoulder', 'chunks', 1300, {
+    additions: [{ ingredient: 'tomato-paste', grams: 60, when: 'on-top' }],
+    vegetables: [{ vegetable: 'turnip', grams: 400, texture: 'tender', place: 'simmer' }],
+  });
+  const { steps } = guideOf(forecast(plan));
+
+  test('what is laid on top is named with its weight where the pot is filled', () => {
+    const load = steps.find(({ moves }) => moves.some(({ kind }) => kind === 'put'));
+    expect(english(load?.detail ?? '')).toMatch(/On top, not stirred: 60 g(?: of)? tomato paste/);
+  });
+
+  test('what simmers is named in the step that puts it in', () => {
+    const simmer = steps.find(({ section, moves }) => section === 'simmer' && moves.some(({ kind }) => kind === 'put'));
+    expect(english(simmer?.title ?? '')).toMatch(/[Tt]urnip/);
+  });
+});
+
 describe('winning time back', () => {
   const plan = planFor('goat-neck', 'slices', 1600, { serveAt: '2027-01-17T19:00:00+01:00' });
   const f = forecast(plan);
@@ -117,6 +135,33 @@ describe('winning time back', () => {
     const valve = ways.find(({ id }) => id === 'valve');
     expect(valve?.minutes).toBeLessThan(f.pot.releaseMinutes);
     expect(valve?.text).toMatch(/in 10 instead of|instead of/);
+  });
+
+  test('while the pressure falls by itself the valve wins what is left of that, and may be opened now', () => {
+    const presses: CookEvent[] = [started];
+    let at = begin;
+    for (let guard = 0; guard < 99; guard += 1) {
+      const { now } = cookState(guide, presses, at);
+      if (!now || now.step.id === 'natural') break;
+      at = Math.max(at, (now.startedAt ?? at) + now.minutes * 60_000);
+      if (!now.step.endsByItself)
+        presses.push({
+          id: `press-${guard}`,
+          kind: now.step.done,
+          at: new Date(at).toISOString(),
+          payload: { step: now.step.id },
+        });
+    }
+    const wins = [0, 4].map((waited) => {
+      const nowMs = at + waited * 60_000;
+      return catchUp(f, cookState(guide, presses, nowMs), nowMs).find(({ id }) => id === 'valve');
+    });
+    expect(wins.map((way) => way?.does?.kind)).toEqual(['ventOpened', 'ventOpened']);
+    const [all = 0, rest = 0] = wins.map((way) => way?.minutes);
+    // What has been waited for is not won any more.
+    expect(all - rest).toBeGreaterThan(1.5);
+    expect(all - rest).toBeLessThan(4.5);
+    expect(rest).toBeGreaterThan(1);
   });
 
   test('offers nothing that is over', () => {
@@ -140,6 +185,12 @@ test('what makes the evening shorter: every change does win what it says', () =>
     expect(Math.round(base.clock.totalMinutes) - Math.round(other.clock.totalMinutes)).toBe(minutes);
     expect(text).toContain(`${Math.round(minutes)} min sooner`);
   }
+  const { at, past } = base.tenderness.chance;
+  const { values } = ways.find(({ code }) => code === 'take-a-chance') ?? { values: {} };
+  const { chance, insteadOf } = values as { readonly chance?: number; readonly insteadOf?: number };
+  // Whoever asks for less is told what is given up: the chance that a fork finds it tender, or more than that.
+  expect(insteadOf).toBeCloseTo(at + past, 9);
+  expect(chance).toBeLessThan(at + past);
 });
 
 test('a second run of no minutes is said as what it is: up to pressure, and down', () => {

@@ -4,7 +4,7 @@ import { normalCdf, normalQuantile } from '../../physics/normal';
 import { newPlan } from '../../plan/defaults';
 import type { Plan } from '../../plan/plan';
 import { forecast } from '../forecast/forecast';
-import { dinnerOdds, surrogateOf } from './dinner-odds';
+import { chanceBy, dinnerOdds, surrogateOf } from './dinner-odds';
 import { draws } from './draws';
 import { laidOut, play } from './play';
 
@@ -177,4 +177,17 @@ test('without a sear there is less that hands can draw out, and it says so', () 
     dinnerOdds(forecast(plan)).shares.find(({ cause }) => cause === 'sear')?.share ?? 0;
   expect(share(plain)).toBeGreaterThan(0.2);
   expect(share({ ...plain, sear: { ...plain.sear, school: 'none' } })).toBeLessThan(0.05);
+});
+
+test('before the first minute that was reckoned the chance is none, after the last it stays, between two it is between', () => {
+  const byMinute = [
+    { minute: -1, chance: 0.2 },
+    { minute: 0, chance: 0.5 },
+    { minute: 1, chance: 0.9 },
+  ];
+  const at = (minute: number): number => chanceBy({ byMinute }, minute);
+  expect([at(-5), at(-1.01), at(-1), at(0), at(9)]).toEqual([0, 0, 0.2, 0.5, 0.9]);
+  expect(at(-0.25)).toBeCloseTo(0.425, 9);
+  expect(at(0.25)).toBeCloseTo(0.6, 9);
+  expect(chanceBy({ byMinute: [] }, 0)).toBe(0);
 });

@@ -32,6 +32,14 @@ describe('rescue', () => {
     }
   });
 
+  test('too much sauce: what is ladled out leaves each plate its 80 ml, and what ran together is told', () => {
+    const f = forecast(chuck({ servings: 4, liquids: [{ liquid: 'stock', ml: 1200, temperatureC: 20 }] }));
+    const { steps, why } = rescueFor('too-much', f);
+    const ladled = Number(/Ladle about ([\d.]+) l/.exec(english(steps[0] ?? ''))?.[1]) * 1000;
+    expect(Math.abs(ladled - (f.finish.sauceMl - 4 * 80))).toBeLessThanOrEqual(50);
+    expect(english(why[0] ?? '')).toMatch(/[\d.]+ (?:ml|l) .* became [\d.]+ (?:ml|l)/);
+  });
+
   test('the burn error’s steps go by what the pot holds', () => {
     const steps = (plan: Plan): string => rescueFor('burn', forecast(plan)).steps.join(' ');
     const paste = chuck({ additions: [{ ingredient: 'tomato-paste', grams: 200, when: 'stirred-in' }] });

@@ -28,6 +28,7 @@ export interface Block {
 }
 
 /** One `case` for every kind of work: what it is drawn as, and what it is called where there is little room. */
+// oxlint-disable-next-line max-lines-per-function -- one case for each kind of block
 function drawnAs({ work, label, resource }: ScheduledTask): {
   readonly tone: Tone;
   readonly label: string;
