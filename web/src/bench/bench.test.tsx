@@ -206,6 +206,25 @@ describe('the bench', () => {
     await saved(kitchen, ({ vegetables }) => expect(vegetables).toEqual([]));
   });
 
+  test('what opened by itself stays open once it is touched, though it is as asked now and another thing is not', async () => {
+    const tender = { grams: 400, texture: 'tender' } as const;
+    const { user } = await bench({
+      vegetables: [
+        { ...tender, vegetable: 'carrot', place: 'auto' },
+        { ...tender, vegetable: 'turnip', place: 'start' },
+      ],
+    });
+    await station(user, 'Vegetables');
+    // Nothing was pressed: what is not as asked is open.
+    await picks(user, 'Place of turnip', /second run/i);
+    await screen.findByRole('button', { name: /^Turnip ?tender/ });
+    screen.getByRole('combobox', { name: 'Place of turnip' });
+    // Moved by keyboard, a thing is opened beside.
+    act(() => screen.getByRole('button', { name: /^Carrot/ }).focus());
+    await user.keyboard('{ArrowRight}');
+    await screen.findByRole('combobox', { name: 'Place of carrot' });
+  });
+
   test('letting down otherwise solves the minutes anew', async () => {
     const { user, kitchen } = await bench();
     const minutes = (): number =>

@@ -15,11 +15,13 @@ interface Props {
   readonly forecast: Forecast | null;
   readonly items: readonly LaneItem[];
   readonly chosen: Chosen | null;
+  /** A field of it has the keyboard or the finger: what opened by itself stays open from now on, whatever becomes of it. */
+  readonly onTouch: () => void;
   readonly edit: Edit;
 }
 
 /** What is open beside the lanes: the fields of one thing that goes in, or of a stage. */
-export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): ReactNode {
+export function ChosenPanel({ plan, forecast, items, chosen, onTouch, edit }: Props): ReactNode {
   const panel = useRef<HTMLElement>(null);
   const key = chosen === null ? '' : JSON.stringify(chosen);
   const first = useRef(key);
@@ -43,7 +45,13 @@ export function ChosenPanel({ plan, forecast, items, chosen, edit }: Props): Rea
   if (!fields) return null;
   const name = lane?.name ?? t('bench.it');
   return (
-    <section ref={panel} className={styles['chosen']} aria-label={name}>
+    <section
+      ref={panel}
+      className={styles['chosen']}
+      aria-label={name}
+      onFocusCapture={onTouch}
+      onPointerDownCapture={onTouch}
+    >
       <div className={styles['chosen-head']}>
         <h3>{name}</h3>
         <Button
