@@ -148,9 +148,8 @@ describe('an older database', () => {
     await closeDatabase(await openDatabase(path));
     const old = new Database(join(path, DATABASE_FILE));
     // As a Hervir left it that knew no log yet.
-    old.exec("delete from mikro_orm_migrations where name = 'Migration0005Log'");
-    old.exec('drop table log_entry');
-    old.exec('drop table learnt');
+    old.exec("delete from mikro_orm_migrations where name >= 'Migration0005'");
+    for (const table of ['log_words', 'log_entry', 'learnt', 'kept_dish']) old.exec(`drop table ${table}`);
     old.exec('insert into settings values (1, \'{"units":"us"}\')');
     old.close();
     await closeDatabase(await openDatabase(path));

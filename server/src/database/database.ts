@@ -21,6 +21,8 @@ export function ormOptions(file: string): Options<KitchenDriver> {
     extensions: [Migrator],
     subscribers: [KeptRows],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, allOrNothing: true, silent: true },
+    // The index of words and its shadow tables are the database's own, and no entity's.
+    schemaGenerator: { skipTables: [/^log_words/] },
     forceUtcTimezone: true,
     debug: false,
   };

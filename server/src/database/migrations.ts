@@ -87,6 +87,26 @@ export class Migration0006Kept extends Migration {
   }
 }
 
+/**
+ * An index of the words of the log. It holds no text of its own and is kept up by the database itself, so that no way of writing a
+ * line can forget it. It knows a line by its row number, which a backup beside (`vacuum into`) keeps.
+ */
+export class Migration0007LogWords extends Migration {
+  override up(): void {
+    this.addSql(
+      "create virtual table `log_words` using fts5(words, content='log_entry', content_rowid='rowid', tokenize='unicode61 remove_diacritics 2', prefix='2 3');",
+    );
+    const put = 'insert into `log_words` (rowid, words) values (new.rowid, new.words);';
+    const take = "insert into `log_words` (`log_words`, rowid, words) values ('delete', old.rowid, old.words);";
+    this.addSql(`create trigger \`log_words_put\` after insert on \`log_entry\` begin ${put} end;`);
+    this.addSql(`create trigger \`log_words_taken\` after delete on \`log_entry\` begin ${take} end;`);
+    this.addSql(
+      `create trigger \`log_words_changed\` after update of \`words\` on \`log_entry\` begin ${take} ${put} end;`,
+    );
+    this.addSql("insert into `log_words` (`log_words`) values ('rebuild');");
+  }
+}
+
 /** In order; one is only ever added, never changed once it has landed. */
 export const MIGRATIONS = [
   { name: 'Migration0001Kitchen', class: Migration0001Kitchen },
@@ -95,4 +115,5 @@ export const MIGRATIONS = [
   { name: 'Migration0004Rehearsals', class: Migration0004Rehearsals },
   { name: 'Migration0005Log', class: Migration0005Log },
   { name: 'Migration0006Kept', class: Migration0006Kept },
+  { name: 'Migration0007LogWords', class: Migration0007LogWords },
 ];

@@ -9,7 +9,7 @@ import {
   type Observation,
   type Plan,
 } from '@hervir/core';
-import { EntityManager, raw, type FilterQuery } from '@mikro-orm/core';
+import { EntityManager } from '@mikro-orm/core';
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { Subscription } from 'rxjs';
 import { Loops } from '../background/loops';
@@ -26,6 +26,7 @@ import { corrected, servedBefore } from './corrections';
 import { columnsOf, entryOf, firstGrade, itemOf } from './entry';
 import { LearningService } from './learning.service';
 import { observedByHand, observedIn } from './lesson';
+import { asked, countOfWords, ORDER } from './log-query';
 import { PhotosService } from './photos.service';
 
 /** A change to a finished cook that changes its line in the log. */
@@ -43,31 +44,6 @@ const MOST_POINTS = 400;
 
 /** What could not be entered is tried again so often, ms. */
 const RETRY_EVERY = 2000;
-
-const ORDER: Readonly<Record<LogQuery['sort'], object>> = {
-  newest: { servedAt: 'desc', id: 'asc' },
-  oldest: { servedAt: 'asc', id: 'asc' },
-  'latest-dinner': { late: 'desc', servedAt: 'desc' },
-  toughest: { tough: 'desc', servedAt: 'desc' },
-  heaviest: { grams: 'desc', servedAt: 'desc' },
-};
-
-/** What a query looks for. Made anew for each statement: a piece of SQL in it is used once. */
-function asked(query: LogQuery): FilterQuery<LogEntryEntity> {
-  const where: FilterQuery<LogEntryEntity>[] = [];
-  if (query.cut !== undefined) where.push({ cut: query.cut });
-  if (query.species !== undefined) where.push({ species: query.species });
-  if (query.cooker !== undefined) where.push({ cooker: query.cooker });
-  if (query.result !== undefined) where.push({ result: query.result });
-  if (query.from !== undefined) where.push({ servedAt: { $gte: query.from } });
-  // Up to the end of that day.
-  if (query.to !== undefined) where.push({ servedAt: { $lt: `${query.to}T24` } });
-  for (const word of (query.text ?? '').split(/\s+/).filter((part) => part !== '')) {
-    // Looked for as a text and not as a pattern: %, _ and \ stand for themselves.
-    where.push({ [raw((alias) => `instr(${alias}.words, ?)`, [word.toLowerCase()])]: { $gt: 0 } });
-  }
-  return where.length === 0 ? {} : { $and: where };
-}
 
 /** What a cook says of its meat and its pot; warmed and eaten on its day, it says nothing of either. */
 function observedOf({ plan, guide }: CookEntity, state: CookState, grade: Grade | null): Observation {
@@ -124,8 +100,11 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
     if (failure !== undefined) throw new Error('a cook could not be entered in the log', { cause: failure });
   }
 
-  private async ask<T>(sql: string): Promise<T[]> {
-    const rows: unknown = await this.em.fork().getConnection('read').execute(sql, [], 'all');
+  private async ask<T>(sql: string, values: readonly string[] = []): Promise<T[]> {
+    const rows: unknown = await this.em
+      .fork()
+      .getConnection('read')
+      .execute(sql, [...values], 'all');
     return rows as T[];
   }
 
@@ -219,9 +198,16 @@ export class LogService implements OnModuleInit, OnModuleDestroy {
         offset: query.offset,
         limit: query.limit,
       }),
-      em.count(LogEntryEntity, asked(query)),
+      this.count(query),
     ]);
     return { items: readable(found, readableItem), total };
+  }
+
+  private async count(query: LogQuery): Promise<number> {
+    const words = countOfWords(query);
+    if (words === null) return this.em.fork().count(LogEntryEntity, asked(query));
+    const [found] = await this.ask<{ cooks: number }>(words.sql, words.values);
+    return found?.cooks ?? 0;
   }
 
   async open(id: string): Promise<LogRecord> {
