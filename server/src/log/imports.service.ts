@@ -149,7 +149,7 @@ export class LogImports {
     try {
       const { database } = this.folder;
       const asked = { file, contentType, language, database, staging, nowMs: this.clock.nowMs() };
-      const checked = await this.workers.runLong('checkCsv', asked, { signal });
+      const checked = await this.workers.runLong('checkCsv', asked, signal);
       mine.state = { ...mine.state, ...checked };
       if (checked.faults.length > 0) {
         mine.state = { ...mine.state, phase: 'refused' };

@@ -38,10 +38,26 @@ describe('work beside the requests', () => {
     expect(answers.filter((one) => one === 200).length).toBeGreaterThanOrEqual(200);
   });
 
+  test('takes so long at most; starting its thread does not count, however long that takes', async () => {
+    const fresh = new Workers();
+    const began = performance.now();
+    await fresh.readPlan({});
+    const starting = performance.now() - began;
+    await fresh.onModuleDestroy();
+    const another = new Workers();
+    expect((await another.run('readPlan', {}, starting / 2)).ok).toBe(false);
+    const frozen = newPlan({ cut: 'beef-chuck', form: 'whole', grams: 3000 });
+    const slow = { plan: { ...frozen, meat: { ...frozen.meat, startsFrom: 'frozen' as const } } };
+    await expect(another.run('forecast', slow, 1)).rejects.toMatchObject({ status: 422 });
+    // The thread that was ended for it is another one by the next job.
+    expect(await status(another.run('readPlan', {}))).toBe(200);
+    await another.onModuleDestroy();
+  });
+
   test('a long job ends when it is not wanted any more', async () => {
     const abort = new AbortController();
     const job = { database: '/nowhere/at/all.sqlite', photos: '/nowhere', to: '/nowhere/backup.json', made: '' };
-    const asked = workers.runLong('makeBackup', job, { signal: abort.signal });
+    const asked = workers.runLong('makeBackup', job, abort.signal);
     abort.abort();
     await expect(asked).rejects.toThrow();
     await expect(workers.runLong('makeBackup', job)).rejects.toThrow();

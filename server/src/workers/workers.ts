@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import type { Read } from '@hervir/contract';
 import type { Forecast, GuidePart, Plan } from '@hervir/core';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
@@ -8,6 +9,7 @@ import { Semaphore } from 'async-mutex';
 import { Piscina } from 'piscina';
 import { orBadRequest, refused } from '../security/faults';
 import type * as jobs from './jobs';
+import type { Order } from './thread';
 import { say } from '@hervir/language';
 
 type Jobs = typeof jobs;
@@ -16,22 +18,58 @@ export type JobName = { [K in keyof Jobs]: Jobs[K] extends (input: never) => unk
 type Input<K extends JobName> = Parameters<Jobs[K]>[0];
 type Output<K extends JobName> = Awaited<ReturnType<Jobs[K]>>;
 
-/** The built job file; tests run this source beside it. */
-const BUILT = join(__dirname, 'jobs.js');
-const FILE = existsSync(BUILT) ? BUILT : join(__dirname, '../../dist/workers/jobs.js');
+/** The built file of a thread; tests run this source beside it. */
+const BUILT = join(__dirname, 'thread.js');
+const FILE = existsSync(BUILT) ? BUILT : join(__dirname, '../../dist/workers/thread.js');
 
 /** More that wait than this are asked to come again. */
 const MOST_WAITING = 200;
-/** Nothing that is asked for while somebody waits takes longer, ms; a job that does is ended. */
-const LONGEST_MS = 20_000;
+/**
+ * Nothing that is asked for while somebody waits takes longer, ms; a job that does is ended. The slowest plan there is takes two
+ * seconds of a core: this is for a small machine that does other things besides.
+ */
+const LONGEST_MS = 60_000;
 /** A thread may use so much, MB: a file that asks for more is refused, and the server goes on. */
 const MOST_MB = 1024;
 /** A thread that has nothing to do is kept for so long, ms. */
 const IDLE_MS = 60_000;
 
-/** How a job goes. */
-export interface JobOptions {
-  readonly signal?: AbortSignal;
+/** How a job ends that does not end by itself. */
+interface JobEnd {
+  /** Counted from when it is begun, ms; null for as long as it takes. */
+  readonly longestMs: number | null;
+  readonly signal?: AbortSignal | undefined;
+}
+
+/**
+ * A limit of time that counts from when a job is begun. Starting a thread takes a second or two of a core: on a busy machine
+ * longer than the job, and a thread that is ended for it would have to be started again.
+ */
+class TimeLimit {
+  private readonly abort = new AbortController();
+  private readonly heard: MessagePort;
+  private timer: NodeJS.Timeout | undefined;
+  /** Goes with the job, and is told when it begins. */
+  readonly begun: MessagePort;
+
+  /** @param ms null for as long as it takes */
+  constructor(ms: number | null) {
+    const { port1, port2 } = new MessageChannel();
+    [this.heard, this.begun] = [port1, port2];
+    if (ms === null) return;
+    port1.once('message', () => {
+      this.timer = setTimeout(() => this.abort.abort(), ms);
+    });
+  }
+
+  get signal(): AbortSignal {
+    return this.abort.signal;
+  }
+
+  end(): void {
+    clearTimeout(this.timer);
+    this.heard.close();
+  }
 }
 
 /** Threads of one kind, and who waits for them. */
@@ -66,13 +104,13 @@ export class Workers implements OnModuleDestroy {
    *
    * @throws HttpException 503 when too many wait, 422 when it takes too long or too much
    */
-  run<K extends JobName>(name: K, input: Input<K>): Promise<Output<K>> {
-    return this.done(this.short, name, input, () => AbortSignal.timeout(LONGEST_MS));
+  run<K extends JobName>(name: K, input: Input<K>, longestMs = LONGEST_MS): Promise<Output<K>> {
+    return this.done(this.short, name, input, { longestMs });
   }
 
   /** A job of whole files: one at a time, for as long as it takes, ended by its signal. */
-  runLong<K extends JobName>(name: K, input: Input<K>, options: JobOptions = {}): Promise<Output<K>> {
-    return this.done(this.long, name, input, () => options.signal);
+  runLong<K extends JobName>(name: K, input: Input<K>, signal?: AbortSignal): Promise<Output<K>> {
+    return this.done(this.long, name, input, { longestMs: null, signal });
   }
 
   /** Reads a plan and reckons it. */
@@ -94,32 +132,32 @@ export class Workers implements OnModuleDestroy {
     await Promise.all([this.short, this.long].map(({ pool }) => pool.destroy()));
   }
 
-  /** A job begins when a thread is free for it: its time counts from there, and ending it ends no other. */
+  /** A job begins when a thread is free for it and there: its time counts from then, and ending it ends no other. */
   private async done<K extends JobName>(
     { pool, gate, waiting }: Lane,
     name: K,
     input: Input<K>,
-    signalOf: () => AbortSignal | undefined,
+    { longestMs, signal }: JobEnd,
   ): Promise<Output<K>> {
     if (waiting.count >= MOST_WAITING)
       throw refused(503, say('workers.too-much-is-being-reckoned'), say('faults.again-in-a-moment'));
-    let signal: AbortSignal | undefined;
+    const limit = new TimeLimit(longestMs);
     waiting.count += 1;
     try {
       return await gate.runExclusive(async () => {
-        signal = signalOf();
         signal?.throwIfAborted();
-        return (await pool.run(input, { name, ...(signal ? { signal } : {}) })) as Output<K>;
+        const order: Order = { name, input, begun: limit.begun };
+        const ended = signal ?? limit.signal;
+        return (await pool.run(order, { signal: ended, transferList: [limit.begun] })) as Output<K>;
       });
     } catch (error) {
-      const { code, name: kind } = error as Error & { readonly code?: string };
-      if (code === 'ERR_WORKER_OUT_OF_MEMORY')
+      if ((error as { readonly code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
         throw refused(413, say('workers.is-too-large-to-be'), say('workers.a-smaller-file'));
-      if (kind === 'AbortError' && signal?.reason instanceof DOMException && signal.reason.name === 'TimeoutError') {
+      if (limit.signal.aborted)
         throw refused(422, say('workers.takes-too-long-to-be'), say('workers.something-smaller'));
-      }
       throw error;
     } finally {
+      limit.end();
       waiting.count -= 1;
     }
   }
