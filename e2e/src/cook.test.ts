@@ -156,6 +156,7 @@ describe('at the pot', () => {
   test('the same from a laptop, by Space alone', async () => {
     const cook = await kitchen.comesTo('/');
     await begins(cook, 'Beef shin with celeriac and prunes', '2027-01-18');
+    const began = Date.now();
     // The press that began it has the focus no more: Space is the big button's.
     let title = await nowSays(cook);
     for (let steps = 0; steps < 60 && !title.startsWith('On the table'); steps += 1) {
@@ -163,7 +164,11 @@ describe('at the pot', () => {
       await cook.page.keyboard.press('Space');
       title = await movesOn(cook, title);
     }
-    expect(title).toMatch(/^On the table at \d{2}:\d{2}, (on time|[1-4] min (behind|ahead of) plan)/);
+    const end = /^On the table at \d{2}:\d{2}, (?:on time|(\d+) min (?:behind|ahead of) plan)/.exec(title);
+    expect([title, end]).not.toContain(null);
+    // The kitchen's clock goes on as the real one does: what this machine took for its forty presses comes on top.
+    const took = (Date.now() - began) / 60_000;
+    expect(Number(end?.[1] ?? 0)).toBeLessThanOrEqual(3 + took);
     await cook.page.keyboard.press('Space');
     await cook.reads('Begin next');
     kitchen.stays(cook);
