@@ -166,9 +166,10 @@ describe('at the pot', () => {
     }
     const end = /^On the table at \d{2}:\d{2}, (?:on time|(\d+) min (?:behind|ahead of) plan)/.exec(title);
     expect([title, end]).not.toContain(null);
-    // The kitchen's clock goes on as the real one does: what this machine took for its forty presses comes on top.
+    // Steps without a countdown are done in what the room says they usually take: over forty of them that is four minutes off. The
+    // kitchen's clock goes on as the real one does besides: what this machine took for its presses comes on top.
     const took = (Date.now() - began) / 60_000;
-    expect(Number(end?.[1] ?? 0)).toBeLessThanOrEqual(3 + took);
+    expect(Number(end?.[1] ?? 0)).toBeLessThanOrEqual(4 + took);
     await cook.page.keyboard.press('Space');
     await cook.reads('Begin next');
     kitchen.stays(cook);
