@@ -62,13 +62,10 @@ export function asked(query: LogQuery): FilterQuery<LogEntryEntity> {
  *
  * @returns null where more is asked
  */
-export function countOfWords({ sort: _, limit: __, offset: ___, ...query }: LogQuery): {
-  readonly sql: string;
-  readonly values: readonly string[];
-} | null {
+export function countOfWords(query: LogQuery): { readonly sql: string; readonly values: readonly string[] } | null {
   const { words, others } = typed(query);
-  const isMore = Object.entries(query).some(([name, value]) => name !== 'text' && value !== undefined);
-  if (words.length === 0 || others.length > 0 || isMore) return null;
+  const isMore = others.length > 0 || Object.keys(asked({ ...query, text: '' })).length > 0;
+  if (words.length === 0 || isMore) return null;
   return {
     sql: 'select count(*) as `cooks` from `log_words` where `log_words` match ?',
     values: [begins(words)],

@@ -41,8 +41,11 @@ export function Lanes({ lanes, chosen, onChoose, onMove, onMinutes }: Props): Re
   const itemOf = (id: UniqueIdentifier): LaneItem | undefined => items.find((one) => chipId(one) === id);
   const nameOf = (id: UniqueIdentifier): string => itemOf(id)?.name ?? t('bench.it');
   const called = (id: UniqueIdentifier): string => lanes.find(({ place }) => place === id)?.name.toLowerCase() ?? '';
+  const open = ({ kind, index }: LaneItem): void => onChoose({ kind, index });
   const move = (item: LaneItem, place: Place): void => {
     follow(item);
+    // What becomes of it there is told by its fields.
+    open(item);
     onMove(item, place);
   };
   const chip = (item: LaneItem): ReactNode => (
@@ -53,7 +56,7 @@ export function Lanes({ lanes, chosen, onChoose, onMove, onMinutes }: Props): Re
       places={placesFor(item, lanes)}
       where={called(item.place)}
       open={isChosen(chosen, item)}
-      onOpen={() => onChoose({ kind: item.kind, index: item.index })}
+      onOpen={() => open(item)}
       onMove={(to) => move(item, to)}
     />
   );

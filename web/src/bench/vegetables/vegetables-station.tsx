@@ -38,10 +38,7 @@ export function VegetablesStation({ plan, forecast, edit, onStation, why }: Prop
               lanes={lanes}
               chosen={chosen}
               onChoose={setWanted}
-              onMove={(item, place) => {
-                setWanted({ kind: item.kind, index: item.index });
-                edit((before) => movedTo(before, item, place));
-              }}
+              onMove={(item, place) => edit((before) => movedTo(before, item, place))}
               onMinutes={(place, minutes) =>
                 edit((before) =>
                   place === 'start'
