@@ -156,7 +156,8 @@ describe('at the pot', () => {
   test('the same from a laptop, by Space alone', async () => {
     const cook = await kitchen.comesTo('/');
     await begins(cook, 'Beef shin with celeriac and prunes', '2027-01-18');
-    const began = Date.now();
+    // How late dinner is must not hang on how fast the machine presses.
+    kitchen.clock.stand();
     // The press that began it has the focus no more: Space is the big button's.
     let title = await nowSays(cook);
     for (let steps = 0; steps < 60 && !title.startsWith('On the table'); steps += 1) {
@@ -164,12 +165,7 @@ describe('at the pot', () => {
       await cook.page.keyboard.press('Space');
       title = await movesOn(cook, title);
     }
-    const end = /^On the table at \d{2}:\d{2}, (?:on time|(\d+) min (?:behind|ahead of) plan)/.exec(title);
-    expect([title, end]).not.toContain(null);
-    // Steps without a countdown are done in what the room says they usually take: over forty of them that is four minutes off. The
-    // kitchen's clock goes on as the real one does besides: what this machine took for its presses comes on top.
-    const took = (Date.now() - began) / 60_000;
-    expect(Number(end?.[1] ?? 0)).toBeLessThanOrEqual(4 + took);
+    expect(title).toMatch(/^On the table at \d{2}:\d{2}, (on time|[1-4] min (behind|ahead of) plan)/);
     await cook.page.keyboard.press('Space');
     await cook.reads('Begin next');
     kitchen.stays(cook);

@@ -10,6 +10,8 @@ export interface TestClock {
   set(ms: number): void;
   /** Moves it on by minutes. */
   forward(minutes: number): void;
+  /** From now on it stands still but for being moved on, until it is set. */
+  stand(): void;
   remove(): void;
 }
 
@@ -17,21 +19,20 @@ export interface TestClock {
 export function testClock(iso: string): TestClock {
   const folder = mkdtempSync(join(tmpdir(), 'hervir-clock-'));
   const file = join(folder, 'clock.json');
-  let base = { now: Date.parse(iso), setAt: Date.now() };
-  const now = (): number => base.now + (Date.now() - base.setAt);
-  const set = (ms: number): void => {
-    base = { now: ms, setAt: Date.now() };
-    writeFileSync(
-      file,
-      JSON.stringify({ now: new Date(ms).toISOString(), setAt: new Date(base.setAt).toISOString(), speed: 1 }),
-    );
+  let base = { now: Date.parse(iso), setAt: Date.now(), speed: 1 };
+  const now = (): number => base.now + (Date.now() - base.setAt) * base.speed;
+  const goes = (ms: number, speed: number): void => {
+    base = { now: ms, setAt: Date.now(), speed };
+    const [at, setAt] = [ms, base.setAt].map((one) => new Date(one).toISOString());
+    writeFileSync(file, JSON.stringify({ now: at, setAt, speed }));
   };
-  set(base.now);
+  goes(base.now, 1);
   return {
     file,
     now,
-    set,
-    forward: (minutes) => set(now() + minutes * 60_000),
+    set: (ms) => goes(ms, 1),
+    forward: (minutes) => goes(now() + minutes * 60_000, base.speed),
+    stand: () => goes(now(), 0),
     remove: () => rmSync(folder, { recursive: true, force: true }),
   };
 }

@@ -6,6 +6,7 @@ import { saysItLonger } from './lengthened';
 const kitchen = aKitchen({ clockAt: new Date().toISOString() });
 let rooms: Rooms;
 beforeAll(async () => {
+  kitchen.clock.stand();
   rooms = await everyRoom(kitchen);
 });
 
